@@ -1,0 +1,22 @@
+namespace HourGrid.Core.Catalogue;
+
+/// <summary>A whole catalogue: everything a catalogue file holds.</summary>
+/// <param name="Institution">Whose it is.</param>
+/// <param name="Campuses">Its campuses.</param>
+/// <param name="Travel">The travel table between them.</param>
+/// <param name="Terms">Its terms.</param>
+/// <param name="Courses">Its courses, with sections of any of the terms.</param>
+public sealed record UniversityCatalogue(
+    string Institution,
+    IReadOnlyList<Campus> Campuses,
+    IReadOnlyList<Travel> Travel,
+    IReadOnlyList<Term> Terms,
+    IReadOnlyList<Course> Courses
+)
+{
+    /// <summary>The catalogue of one term, or null when it has no such term.</summary>
+    public CatalogueSnapshot? SnapshotOf(TermId term) =>
+        Terms.FirstOrDefault(t => t.Id == term) is { } found
+            ? new CatalogueSnapshot(found, Campuses, new TravelTimes(Travel), Courses)
+            : null;
+}

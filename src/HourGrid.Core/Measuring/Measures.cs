@@ -1,0 +1,84 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
+
+namespace HourGrid.Core.Measuring;
+
+/// <summary>Takes the measures of timetables under one ask.</summary>
+/// <param name="ask">Whose soft rules and preferred campus are counted.</param>
+public sealed class Measures(Ask ask)
+{
+    /// <summary>Minutes of pause from which a stretch is broken.</summary>
+    public const int StretchPause = 20;
+
+    private readonly DayMeasuring days = new(ask);
+
+    /// <summary>The measures of a timetable.</summary>
+    public WeekMeasures Of(Timetable timetable)
+    {
+        var meetings = timetable.Sections.SelectMany(section => section.Meetings).Order().ToArray();
+        var weeks = meetings
+            .Aggregate(WeekSet.None, (all, meeting) => all.Union(meeting.Weeks))
+            .Weeks()
+            .Select(week => MeasureWeek(meetings, week))
+            .ToArray();
+        var seats = timetable.Sections.Min(section => section.FreeSeats);
+        var taken = timetable.Bundles.Count;
+        if (weeks.Length == 0)
+            return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
+        return new(
+            ClassDays: weeks.Max(week => week.ClassDays),
+            IdleMinutes: Mean(weeks, week => week.Idle),
+            EarliestStart: new Minute(weeks.Min(week => week.Start)),
+            LatestEnd: new Minute(weeks.Max(week => week.End)),
+            LongestDay: weeks.Max(week => week.LongestDay),
+            LongestStretch: weeks.Max(week => week.Stretch),
+            CampusMovesTenths: Mean(weeks, week => week.Moves * 10),
+            SoftMinutes: Mean(weeks, week => week.Soft),
+            BreaksMissed: weeks.Max(week => week.BreaksMissed),
+            SeatsToSpare: seats,
+            AwayMinutes: Mean(weeks, week => week.Away),
+            WantedTaken: taken
+        );
+    }
+
+    private OneWeek MeasureWeek(Meeting[] meetings, int week)
+    {
+        var total = new OneWeek { Start = Minute.PerDay };
+        foreach (var day in meetings.Where(meeting => meeting.Weeks.Contains(week)).GroupBy(meeting => meeting.Day))
+        {
+            var measured = days.Measure([.. day], week);
+            total = new OneWeek
+            {
+                ClassDays = total.ClassDays + 1,
+                Idle = total.Idle + measured.Idle,
+                Start = Math.Min(total.Start, measured.Start),
+                End = Math.Max(total.End, measured.End),
+                LongestDay = Math.Max(total.LongestDay, measured.End - measured.Start),
+                Stretch = Math.Max(total.Stretch, measured.Stretch),
+                Moves = total.Moves + measured.Moves,
+                Soft = total.Soft + measured.Soft,
+                BreaksMissed = total.BreaksMissed + measured.BreaksMissed,
+                Away = total.Away + measured.Away,
+            };
+        }
+        return total;
+    }
+
+    private static int Mean(OneWeek[] weeks, Func<OneWeek, int> figure) =>
+        (2 * weeks.Sum(figure) + weeks.Length) / (2 * weeks.Length);
+
+    private readonly record struct OneWeek
+    {
+        public int ClassDays { get; init; }
+        public int Idle { get; init; }
+        public int Start { get; init; }
+        public int End { get; init; }
+        public int LongestDay { get; init; }
+        public int Stretch { get; init; }
+        public int Moves { get; init; }
+        public int Soft { get; init; }
+        public int BreaksMissed { get; init; }
+        public int Away { get; init; }
+    }
+}

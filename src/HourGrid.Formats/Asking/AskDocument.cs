@@ -1,0 +1,145 @@
+using System.Text.Json.Serialization;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Formats.Asking;
+
+/// <summary>An ask in the shape of its JSON form, for writing and for describing it. Reading is <see cref="AskJson"/>'s.</summary>
+public sealed record AskDocument(
+    string Format,
+    int Version,
+    string Term,
+    IReadOnlyList<AskDocument.WantedCourseDocument> Wanted,
+    IReadOnlyList<AskDocument.EitherOrDocument> EitherOr,
+    AskDocument.CreditsDocument Credits,
+    IReadOnlyList<AskDocument.TimeBlockDocument> TimeBlocks,
+    IReadOnlyList<AskDocument.BreakDocument> Breaks,
+    AskDocument.DayLimitsDocument DayLimits,
+    AskDocument.CampusDocument Campus,
+    IReadOnlyList<string> Modes,
+    string Seats,
+    IReadOnlyList<string> Registered,
+    Weights Weights
+)
+{
+    public sealed record WantedCourseDocument(
+        string Course,
+        string Role,
+        IReadOnlyList<string> Keep,
+        IReadOnlyList<string> RuleOut,
+        IReadOnlyList<string> Instructors,
+        IReadOnlyList<string> Modes,
+        IReadOnlyList<string> Campuses
+    );
+
+    public sealed record EitherOrDocument(IReadOnlyList<string> Courses, TakeDocument Take);
+
+    public sealed record TakeDocument(int Min, int Max);
+
+    public sealed record CreditsDocument(decimal? Min, decimal? Max);
+
+    public sealed record TimeBlockDocument(
+        IReadOnlyList<string> Days,
+        string Start,
+        string End,
+        string Strength,
+        IReadOnlyList<int>? Weeks,
+        string Label
+    );
+
+    public sealed record BreakDocument(
+        IReadOnlyList<string> Days,
+        string From,
+        string To,
+        int Minutes,
+        string Strength
+    );
+
+    public sealed record DayLimitsDocument(
+        string? EarliestStart,
+        string? LatestEnd,
+        IReadOnlyList<string> DaysOff,
+        int? MaxDays,
+        int? MaxMinutesPerDay,
+        int? MaxStretchMinutes,
+        int MinutesBetween
+    );
+
+    public sealed record CampusDocument(
+        IReadOnlyList<string> Allowed,
+        string? Preferred,
+        bool RespectTravel,
+        bool OnePerDay
+    );
+
+    public static AskDocument Of(Ask ask) =>
+        new(
+            AskJson.Format,
+            1,
+            ask.Term.Value,
+            [
+                .. ask.Wanted.Select(wanted => new WantedCourseDocument(
+                    wanted.Course.Value,
+                    Words.Roles.Write(wanted.Role),
+                    Numbers(wanted.Keep),
+                    Numbers(wanted.RuleOut),
+                    wanted.Instructors,
+                    [.. wanted.Modes.Select(Words.Modes.Write)],
+                    [.. wanted.Campuses.Select(campus => campus.Value)]
+                )),
+            ],
+            [
+                .. ask.EitherOr.Select(either => new EitherOrDocument(
+                    [.. either.Courses.Select(course => course.Value)],
+                    new(either.Min, either.Max)
+                )),
+            ],
+            new(ask.Credits.Min?.Value, ask.Credits.Max?.Value),
+            [
+                .. ask.TimeBlocks.Select(block => new TimeBlockDocument(
+                    Words.Write(block.Days),
+                    block.Time.Start.ToString(),
+                    block.Time.End.ToString(),
+                    Words.Strengths.Write(block.Strength),
+                    block.Weeks == WeekSet.All ? null : [.. block.Weeks.Weeks()],
+                    block.Label
+                )),
+            ],
+            [
+                .. ask.Breaks.Select(wanted => new BreakDocument(
+                    Words.Write(wanted.Days),
+                    wanted.Window.Start.ToString(),
+                    wanted.Window.End.ToString(),
+                    wanted.Minutes,
+                    Words.Strengths.Write(wanted.Strength)
+                )),
+            ],
+            new(
+                ask.DayLimits.EarliestStart?.ToString(),
+                ask.DayLimits.LatestEnd?.ToString(),
+                Words.Write(ask.DayLimits.DaysOff),
+                ask.DayLimits.MaxDays,
+                ask.DayLimits.MaxMinutesPerDay,
+                ask.DayLimits.MaxStretchMinutes,
+                ask.DayLimits.MinutesBetween
+            ),
+            new(
+                [.. ask.Campus.Allowed.Select(campus => campus.Value)],
+                ask.Campus.Preferred?.Value,
+                ask.Campus.RespectTravel,
+                ask.Campus.OnePerDay
+            ),
+            [.. ask.Modes.Select(Words.Modes.Write)],
+            Words.SeatsRules.Write(ask.Seats),
+            Numbers(ask.Registered),
+            ask.Weights
+        );
+
+    private static IReadOnlyList<string> Numbers(IReadOnlyList<RegistrationNumber> numbers) =>
+        [.. numbers.Select(number => number.Value)];
+}
+
+[JsonSourceGenerationOptions(PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase, WriteIndented = true)]
+[JsonSerializable(typeof(AskDocument))]
+internal sealed partial class AskDocumentJson : JsonSerializerContext;

@@ -1,0 +1,26 @@
+using System.Text.Json;
+using HourGrid.Core.Asking;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Formats.Asking;
+
+/// <summary>Asks as JSON: <c>docs/formats/ask.schema.json</c>.</summary>
+public static class AskJson
+{
+    public const string Format = "hour-grid-ask";
+
+    /// <summary>Reads a file.</summary>
+    /// <exception cref="FormatProblemsException">The file cannot be used; it says where and why.</exception>
+    public static Reading<Ask> Read(ReadOnlyMemory<byte> utf8) => JsonFile.Read(utf8, AskReader.Read);
+
+    /// <summary>Reads an ask that stands inside another document.</summary>
+    /// <param name="element">The ask.</param>
+    /// <param name="path">Where it stands, for messages.</param>
+    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
+    public static Reading<Ask> Read(JsonElement element, string path = "") =>
+        JsonFile.Read(element, AskReader.Read, path);
+
+    /// <summary>The ask as UTF-8 JSON that <see cref="Read(ReadOnlyMemory{byte})"/> gives back equal.</summary>
+    public static byte[] Write(Ask ask) =>
+        JsonSerializer.SerializeToUtf8Bytes(AskDocument.Of(ask), AskDocumentJson.Default.AskDocument);
+}

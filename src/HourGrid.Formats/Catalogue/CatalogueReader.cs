@@ -1,0 +1,111 @@
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Formats.Catalogue;
+
+internal sealed class CatalogueReader
+{
+    private const int LongestDescription = 4000;
+
+    private readonly HashSet<CampusId> campuses = [];
+    private readonly Dictionary<TermId, Term> terms = [];
+
+    public UniversityCatalogue? Read(JsonPlace root)
+    {
+        var file = root.Object("format", "version", "institution", "campuses", "travel", "terms", "courses");
+        if (!root.IsObject)
+            return null;
+        SharedValues.CheckFormat(file, CatalogueJson.Format);
+        var institution = file["institution"].FilledText();
+        var readCampuses = file["campuses"].List(Campus);
+        var travel = file["travel"].List(TravelEntry);
+        var readTerms = file["terms"].List(place => TermReader.Read(place, terms));
+        if (file["courses"].IsAbsent)
+            file["courses"].Refuse("a list of courses");
+        var sections = new SectionReader(campuses, terms);
+        var seen = new HashSet<CourseId>();
+        var courses = file["courses"].List(place => Course(place, sections, seen));
+        return new(institution, readCampuses, travel, readTerms, courses);
+    }
+
+    private Campus? Campus(JsonPlace place)
+    {
+        var campus = place.Object("id", "name");
+        var id = SharedValues.Campus(campus["id"]);
+        if (!campuses.Add(id))
+            campus["id"].Refuse("each campus once");
+        return new(id, campus["name"].FilledText());
+    }
+
+    private Travel? TravelEntry(JsonPlace place)
+    {
+        var entry = place.Object("from", "to", "minutes");
+        return new(
+            KnownCampus(entry["from"], campuses),
+            KnownCampus(entry["to"], campuses),
+            entry["minutes"].Whole(0, Minute.PerDay)
+        );
+    }
+
+    public static CampusId KnownCampus(JsonPlace place, HashSet<CampusId> known)
+    {
+        var id = SharedValues.Campus(place);
+        if (!known.Contains(id))
+            place.Refuse("the id of one of the campuses");
+        return id;
+    }
+
+    private static Course? Course(JsonPlace place, SectionReader sections, HashSet<CourseId> seen)
+    {
+        var course = place.Object(
+            "id",
+            "subject",
+            "number",
+            "title",
+            "description",
+            "credits",
+            "level",
+            "attributes",
+            "prerequisites",
+            "corequisites",
+            "restrictions",
+            "sections"
+        );
+        var id = SharedValues.Course(course["id"]);
+        if (!seen.Add(id))
+            course["id"].Refuse("each course once");
+        return new()
+        {
+            Id = id,
+            Subject = course["subject"].FilledText(40),
+            Number = course["number"].FilledText(40),
+            Title = course["title"].FilledText(),
+            Description = course.Or("description", "", text => text.Text(LongestDescription)),
+            Credits = CourseCredits(course["credits"]),
+            Level = course.Or("level", "", text => text.Text()),
+            Attributes = course["attributes"].List(text => text.FilledText()),
+            Prerequisites = course.Or("prerequisites", null, PrerequisiteReader.Read),
+            Corequisites = course["corequisites"].Values(one => (CourseId?)SharedValues.Course(one)),
+            Restrictions = course["restrictions"].List(Restriction),
+            Sections = sections.ReadAll(course["sections"]),
+        };
+    }
+
+    private static CreditRange CourseCredits(JsonPlace place)
+    {
+        if (!place.IsObject)
+            return CreditRange.Of(SharedValues.CreditsOf(place) ?? default);
+        var range = place.Object("min", "max");
+        var min = SharedValues.CreditsOf(range["min"]) ?? default;
+        var max = SharedValues.CreditsOf(range["max"]) ?? default;
+        if (max.Hundredths < min.Hundredths)
+            range["max"].Refuse($"{min} or more");
+        return new(min, max);
+    }
+
+    private static Restriction? Restriction(JsonPlace place)
+    {
+        var restriction = place.Object("kind", "anyOf");
+        return new(restriction["kind"].FilledText(), restriction["anyOf"].List(text => text.FilledText()));
+    }
+}
