@@ -32,9 +32,7 @@ public sealed class WalkAgainstBruteForceTests
                             .Select(Key)
                             .Order(StringComparer.Ordinal),
                         found
-                            .Select(bundle =>
-                                Key(bundle.Sections.Select(section => section.Section))
-                            )
+                            .Select(bundle => Key(bundle.Sections.Select(section => section.Section)))
                             .Order(StringComparer.Ordinal)
                     );
                 }
@@ -52,20 +50,12 @@ public sealed class WalkAgainstBruteForceTests
                 var walk = new TimetableWalk(Problem.Compile(snapshot, ask));
 
                 Assert.Equal((UInt128)expected.Count, walk.Total.Timetables);
-                var shapes = expected
-                    .Select(one => BruteForce.WeekShape(snapshot.Term, one))
-                    .Distinct()
-                    .Count();
+                var shapes = expected.Select(one => BruteForce.WeekShape(snapshot.Term, one)).Distinct().Count();
                 Assert.Equal((UInt128)shapes, walk.Total.WeekShapes);
 
-                var walked = Enumerable
-                    .Range(0, expected.Count)
-                    .Select(i => walk.At((UInt128)i))
-                    .ToList();
+                var walked = Enumerable.Range(0, expected.Count).Select(i => walk.At((UInt128)i)).ToList();
                 Assert.Equal(
-                    expected
-                        .Select(one => Key(one.SelectMany(bundle => bundle)))
-                        .Order(StringComparer.Ordinal),
+                    expected.Select(one => Key(one.SelectMany(bundle => bundle))).Order(StringComparer.Ordinal),
                     walked.Select(one => Key(one.Timetable)).Order(StringComparer.Ordinal)
                 );
             },
@@ -90,20 +80,13 @@ public sealed class WalkAgainstBruteForceTests
                         .Range(0, (int)shape.Alike)
                         .Select(i => walk.At(shape.Number + (UInt128)i))
                         .ToList();
-                    Assert.Single(
-                        alike.Select(one => ShapeOf(snapshot.Term, one.Timetable)).Distinct()
-                    );
+                    Assert.Single(alike.Select(one => ShapeOf(snapshot.Term, one.Timetable)).Distinct());
                     Assert.All(alike, one => Assert.Equal(shape.ShapeNumber, one.ShapeNumber));
-                    Assert.Equal(
-                        alike.Count,
-                        alike.Select(one => Key(one.Timetable)).Distinct().Count()
-                    );
+                    Assert.Equal(alike.Count, alike.Select(one => Key(one.Timetable)).Distinct().Count());
                     foreach (var one in alike)
                         Assert.Equal(
                             one.Number,
-                            walk.Nearest([
-                                .. one.Timetable.Sections.Select(section => section.Number),
-                            ])!.Number
+                            walk.Nearest([.. one.Timetable.Sections.Select(section => section.Number)])!.Number
                         );
                     next += shape.Alike;
                 }
@@ -126,27 +109,25 @@ public sealed class WalkAgainstBruteForceTests
             iter: Cases / 4
         );
         // Were they nearly all empty, the comparisons above would show little.
-        Assert.True(counts.Count(count => count == 0) > counts.Count / 20);
-        Assert.True(counts.Count(count => count > 0) > counts.Count / 4);
-        Assert.True(counts.Count(count => count > 20) > counts.Count / 50);
+        var (none, some, many) = (
+            counts.Count(count => count == 0),
+            counts.Count(count => count > 0),
+            counts.Count(count => count > 20)
+        );
+        Assert.True(
+            none > counts.Count / 20 && some > counts.Count / 4 && many > counts.Count / 50,
+            $"Of {counts.Count}: {none} with none, {some} with some, {many} with many."
+        );
     }
 
     private static string ShapeOf(Term term, Timetable timetable) =>
         BruteForce.WeekShape(
             term,
-            [
-                .. timetable.Bundles.Select(bundle =>
-                    bundle.Sections.Select(section => section.Section).ToList()
-                ),
-            ]
+            [.. timetable.Bundles.Select(bundle => bundle.Sections.Select(section => section.Section).ToList())]
         );
 
-    private static string Key(Timetable timetable) =>
-        Key(timetable.Sections.Select(section => section.Section));
+    private static string Key(Timetable timetable) => Key(timetable.Sections.Select(section => section.Section));
 
     private static string Key(IEnumerable<Section> sections) =>
-        string.Join(
-            " ",
-            sections.Select(section => section.Number.Value).Order(StringComparer.Ordinal)
-        );
+        string.Join(" ", sections.Select(section => section.Number.Value).Order(StringComparer.Ordinal));
 }

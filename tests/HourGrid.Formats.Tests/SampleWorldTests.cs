@@ -28,9 +28,7 @@ public sealed class SampleWorldTests
     [Fact]
     public void No_field_of_it_is_unknown_to_the_format() =>
         Assert.Empty(
-            CatalogueJson
-                .Read(File.ReadAllBytes(Repository.PathOf("demo", "saltmere.catalogue.json")))
-                .IgnoredFields
+            CatalogueJson.Read(File.ReadAllBytes(Repository.PathOf("demo", "saltmere.catalogue.json"))).IgnoredFields
         );
 
     [Theory]
@@ -122,7 +120,10 @@ public sealed class SampleWorldTests
             s => s.Section.Mode == DeliveryMode.Hybrid && s.Meetings.Select(m => m.Campus).Distinct().Count() == 2
         );
         Assert.Contains(sections, s => s is { FreeSeats: 0, FreeWaitlistPlaces: > 0 });
-        Assert.Contains(sections.GroupBy(s => s.Section.SeatsShared), pool => pool.Key is not null && pool.Count() > 1);
+        Assert.Contains(
+            sections.GroupBy(s => s.Section.SeatsShared),
+            pool => pool.Key is not null && pool.Count() > 1
+        );
         Assert.Contains(sections, s => s.Section.Status == SectionStatus.Cancelled);
         Assert.Contains(sections, s => s.Section.Consent);
         Assert.Contains(
@@ -147,8 +148,7 @@ public sealed class SampleWorldTests
 
     // A cross-listed class is one class under two registration numbers.
     private static bool SameClass(OfferedSection one, OfferedSection other) =>
-        one.Number == other.Number
-        || (one.Section.SeatsShared is { } pool && pool == other.Section.SeatsShared);
+        one.Number == other.Number || (one.Section.SeatsShared is { } pool && pool == other.Section.SeatsShared);
 
     private static bool Clash(Meeting one, Meeting other, int gap) =>
         one.Day == other.Day

@@ -7,7 +7,10 @@ public readonly record struct MinuteInterval : IComparable<MinuteInterval>
     public MinuteInterval(Minute start, Minute end)
     {
         if (end <= start)
-            throw new ArgumentException($"An interval must end after it starts; found {start} to {end}.", nameof(end));
+            throw new ArgumentException(
+                $"An interval must end after it starts; found {start} to {end}.",
+                nameof(end)
+            );
         Start = start;
         End = end;
     }

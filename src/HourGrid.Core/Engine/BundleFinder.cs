@@ -37,7 +37,16 @@ public static class BundleFinder
                 .GroupBy(section => section.Section.Component)
                 .Select(component => component.Where(admission.Admits).ToArray())
                 .ToArray();
-            Extend(offered, candidates, 0, new OfferedSection[candidates.Length], links, conflicts, bundles, cancellation);
+            Extend(
+                offered,
+                candidates,
+                0,
+                new OfferedSection[candidates.Length],
+                links,
+                conflicts,
+                bundles,
+                cancellation
+            );
         }
         return bundles;
     }

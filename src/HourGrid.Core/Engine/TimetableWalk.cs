@@ -50,11 +50,7 @@ public sealed class TimetableWalk
     /// <param name="first">The first week shape's place; past the end gives none.</param>
     /// <param name="count">How many at most.</param>
     /// <param name="cancellation">Stops the search.</param>
-    public IReadOnlyList<WalkedTimetable> Shapes(
-        UInt128 first,
-        int count,
-        CancellationToken cancellation = default
-    )
+    public IReadOnlyList<WalkedTimetable> Shapes(UInt128 first, int count, CancellationToken cancellation = default)
     {
         ArgumentOutOfRangeException.ThrowIfNegative(count);
         var left = first < Total.WeekShapes ? Total.WeekShapes - first : 0;

@@ -51,16 +51,8 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
         if (!seen.Add((term.Id, number)))
             section["number"].Refuse($"each number once in {term.Id}");
         var part = section.Or<PartOfTerm?>("part", null, one => Part(one, term));
-        var mode = section.Or(
-            "mode",
-            DeliveryMode.InPerson,
-            word => word.Word(Words.Modes) ?? DeliveryMode.InPerson
-        );
-        var campus = section.Or(
-            "campus",
-            null,
-            one => (CampusId?)CatalogueReader.KnownCampus(one, campuses)
-        );
+        var mode = section.Or("mode", DeliveryMode.InPerson, word => word.Word(Words.Modes) ?? DeliveryMode.InPerson);
+        var campus = section.Or("campus", null, one => (CampusId?)CatalogueReader.KnownCampus(one, campuses));
         var defaults = new MeetingDefaults(
             mode is DeliveryMode.Online or DeliveryMode.OnlineLive ? null : campus,
             part?.Start ?? term.Start,
@@ -142,9 +134,7 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
                 .FirstOrDefault(other => other.Number == number && other.Term == section.Term);
             var path = JsonPlace.Join(place.Path, $"linkedTo[{i}]");
             if (target is null)
-                place.Notes.Refuse(
-                    new(path, $"\"{number}\"", "the number of a section of the same course and term")
-                );
+                place.Notes.Refuse(new(path, $"\"{number}\"", "the number of a section of the same course and term"));
             else if (target.Component == section.Component)
                 place.Notes.Refuse(
                     new(path, $"\"{number}\", also a {section.Component}", "a section of another component")

@@ -174,7 +174,9 @@ internal readonly struct JsonObjectPlace(JsonElement element, string path, Readi
     /// <summary>A field, which may be absent.</summary>
     public JsonPlace this[string field] =>
         new(
-            element.ValueKind == JsonValueKind.Object && element.TryGetProperty(field, out var value) ? value : default,
+            element.ValueKind == JsonValueKind.Object && element.TryGetProperty(field, out var value)
+                ? value
+                : default,
             JsonPlace.Join(path, field),
             notes
         );

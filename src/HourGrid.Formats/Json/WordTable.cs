@@ -51,11 +51,7 @@ public static class Words
         );
 
     public static WordTable<SectionStatus> Statuses { get; } =
-        new(
-            ("open", SectionStatus.Open),
-            ("closed", SectionStatus.Closed),
-            ("cancelled", SectionStatus.Cancelled)
-        );
+        new(("open", SectionStatus.Open), ("closed", SectionStatus.Closed), ("cancelled", SectionStatus.Cancelled));
 
     public static WordTable<CourseRole> Roles { get; } =
         new(("must", CourseRole.Must), ("ifItFits", CourseRole.IfItFits), ("setAside", CourseRole.SetAside));

@@ -22,13 +22,14 @@ internal static class DrawnWorld
     private static readonly Gen<MinuteInterval> Hours = Gen.Select(
         Gen.Int[0, 40],
         Gen.OneOf(50, 60, 75, 110),
-        (step, length) =>
-            new MinuteInterval(new(8 * 60 + step * 15), new(8 * 60 + step * 15 + length))
+        (step, length) => new MinuteInterval(new(8 * 60 + step * 15), new(8 * 60 + step * 15 + length))
     );
 
     private static readonly Gen<WeekdaySet> Days = Gen.OneOf<WeekdaySet>(
         WeekdaySet.Of(Weekday.Monday),
+        WeekdaySet.Of(Weekday.Tuesday),
         WeekdaySet.Of(Weekday.Wednesday),
+        WeekdaySet.Of(Weekday.Friday),
         WeekdaySet.Of(Weekday.Monday, Weekday.Wednesday),
         WeekdaySet.Of(Weekday.Monday, Weekday.Saturday)
     );
@@ -56,8 +57,7 @@ internal static class DrawnWorld
         Gen.Int[5, 11],
         Gen.Int[0, 2],
         Gen.Int[0, 2],
-        (capacity, enrolled, places, waiting) =>
-            new SeatFigures(capacity, enrolled, places, waiting)
+        (capacity, enrolled, places, waiting) => new SeatFigures(capacity, enrolled, places, waiting)
     );
 
     private static readonly Gen<Section> Section = Gen.Select(
@@ -98,8 +98,8 @@ internal static class DrawnWorld
     // Links are drawn as pairs of places in the list; those within one component are left out, as the format does.
     private static Gen<Course> CourseOf(int index) =>
         Gen.Select(
-            Section.List[2, 8],
-            Gen.Select(Gen.Int[0, 7], Gen.Int[0, 7]).List[0, 3],
+            Section.List[3, 10],
+            Gen.Select(Gen.Int[0, 9], Gen.Int[0, 9]).List[0, 3],
             (sections, links) =>
                 new Course
                 {
@@ -118,12 +118,8 @@ internal static class DrawnWorld
                                     LinkedTo =
                                     [
                                         .. links
-                                            .Where(link =>
-                                                link.Item1 == i && link.Item2 < sections.Count
-                                            )
-                                            .Where(link =>
-                                                sections[link.Item2].Component != section.Component
-                                            )
+                                            .Where(link => link.Item1 == i && link.Item2 < sections.Count)
+                                            .Where(link => sections[link.Item2].Component != section.Component)
                                             .Select(link => Number(index, link.Item2)),
                                     ],
                                 }
@@ -157,7 +153,7 @@ internal static class DrawnWorld
 
     private static Gen<IReadOnlyList<T>> Sometimes<T>(params T[] one) =>
         Gen.Frequency(
-            (9, Gen.Const<IReadOnlyList<T>>([])),
+            (14, Gen.Const<IReadOnlyList<T>>([])),
             (1, Gen.OneOf(one).Select(value => (IReadOnlyList<T>)[value]))
         );
 
@@ -192,9 +188,7 @@ internal static class DrawnWorld
             Limits,
             Gen.Select(Sometimes(CampusIds), Gen.Bool),
             Gen.OneOf(SeatsRule.Any, SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open),
-            Sometimes([
-                .. courses.SelectMany(course => course.Sections).Select(section => section.Number),
-            ]),
+            Sometimes([.. courses.SelectMany(course => course.Sections).Select(section => section.Number)]),
             (wanted, blocks, limits, campus, seats, registered) =>
                 new Ask
                 {
@@ -224,6 +218,5 @@ internal static class DrawnWorld
             ask
         );
 
-    private static RegistrationNumber Number(int course, int section) =>
-        new($"{course}{section:00}");
+    private static RegistrationNumber Number(int course, int section) => new($"{course}{section:00}");
 }

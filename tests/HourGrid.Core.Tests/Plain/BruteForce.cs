@@ -34,12 +34,7 @@ internal static class BruteForce
         return timetables;
     }
 
-    public static List<List<Section>> Bundles(
-        UniversityCatalogue catalogue,
-        Term term,
-        Ask ask,
-        WantedCourse wanted
-    )
+    public static List<List<Section>> Bundles(UniversityCatalogue catalogue, Term term, Ask ask, WantedCourse wanted)
     {
         var sections = catalogue
             .Courses.Single(course => course.Id == wanted.Course)
@@ -49,9 +44,7 @@ internal static class BruteForce
         foreach (var arrangement in sections.Select(section => section.Arrangement).Distinct())
         {
             var members = sections
-                .Where(section =>
-                    section.Arrangement == arrangement && section.Status != SectionStatus.Cancelled
-                )
+                .Where(section => section.Arrangement == arrangement && section.Status != SectionStatus.Cancelled)
                 .ToList();
             var components = members.Select(section => section.Component).Distinct().ToList();
             if (components.Count == 0)
@@ -68,9 +61,7 @@ internal static class BruteForce
             found.AddRange(
                 choices.Where(bundle =>
                     LinksHold(bundle, sections)
-                    && bundle.All(section =>
-                        Allowed(catalogue, term, ask, wanted, sections, section)
-                    )
+                    && bundle.All(section => Allowed(catalogue, term, ask, wanted, sections, section))
                     && !(
                         from one in bundle
                         from other in bundle
@@ -88,10 +79,7 @@ internal static class BruteForce
         foreach (var section in bundle)
         {
             var linked = sections
-                .Where(other =>
-                    section.LinkedTo.Contains(other.Number)
-                    || other.LinkedTo.Contains(section.Number)
-                )
+                .Where(other => section.LinkedTo.Contains(other.Number) || other.LinkedTo.Contains(section.Number))
                 .ToList();
             foreach (var component in linked.Select(other => other.Component).Distinct())
             foreach (var chosen in bundle.Where(other => other.Component == component))
@@ -113,9 +101,7 @@ internal static class BruteForce
         if (wanted.RuleOut.Contains(section.Number))
             return false;
         var keptOfComponent = sections
-            .Where(other =>
-                other.Component == section.Component && wanted.Keep.Contains(other.Number)
-            )
+            .Where(other => other.Component == section.Component && wanted.Keep.Contains(other.Number))
             .ToList();
         if (keptOfComponent.Count > 0 && !keptOfComponent.Contains(section))
             return false;
@@ -136,10 +122,7 @@ internal static class BruteForce
                 return false;
         var campuses = DatedClasses(term, section).Select(one => one.Campus).Append(section.Campus);
         foreach (var allowed in new[] { ask.Campus.Allowed, wanted.Campuses })
-            if (
-                allowed.Count > 0
-                && campuses.Any(campus => campus is { } place && !allowed.Contains(place))
-            )
+            if (allowed.Count > 0 && campuses.Any(campus => campus is { } place && !allowed.Contains(place)))
                 return false;
         if (wanted.Instructors.Count > 0 && !section.Instructors.Any(wanted.Instructors.Contains))
             return false;
@@ -156,24 +139,14 @@ internal static class BruteForce
         if (limits.DaysOff.Contains(one.Day))
             return false;
         foreach (var block in ask.TimeBlocks)
-            if (
-                block.Strength == Strength.Cannot
-                && block.Days.Contains(one.Day)
-                && block.Weeks.Contains(one.Week)
-            )
+            if (block.Strength == Strength.Cannot && block.Days.Contains(one.Day) && block.Weeks.Contains(one.Week))
                 for (var minute = one.Start; minute < one.End; minute++)
                     if (minute >= block.Time.Start.Value && minute < block.Time.End.Value)
                         return false;
         return true;
     }
 
-    private static bool Clash(
-        UniversityCatalogue catalogue,
-        Term term,
-        Ask ask,
-        Section one,
-        Section other
-    )
+    private static bool Clash(UniversityCatalogue catalogue, Term term, Ask ask, Section one, Section other)
     {
         foreach (var a in DatedClasses(term, one))
         foreach (var b in DatedClasses(term, other))
@@ -182,23 +155,11 @@ internal static class BruteForce
                 continue;
             var (first, second) = a.Start <= b.Start ? (a, b) : (b, a);
             var gap = ask.DayLimits.MinutesBetween;
-            if (
-                ask.Campus.RespectTravel
-                && first.Campus is { } from
-                && second.Campus is { } to
-                && from != to
-            )
+            if (ask.Campus.RespectTravel && first.Campus is { } from && second.Campus is { } to && from != to)
             {
-                var there = catalogue
-                    .Travel.Where(entry => entry.From == from && entry.To == to)
-                    .ToList();
-                var back = catalogue
-                    .Travel.Where(entry => entry.From == to && entry.To == from)
-                    .ToList();
-                gap = Math.Max(
-                    gap,
-                    (there.Count > 0 ? there : back).Select(entry => entry.Minutes).LastOrDefault()
-                );
+                var there = catalogue.Travel.Where(entry => entry.From == from && entry.To == to).ToList();
+                var back = catalogue.Travel.Where(entry => entry.From == to && entry.To == from).ToList();
+                gap = Math.Max(gap, (there.Count > 0 ? there : back).Select(entry => entry.Minutes).LastOrDefault());
             }
             if (second.Start == first.Start || second.Start < first.End + gap)
                 return true;
@@ -206,13 +167,7 @@ internal static class BruteForce
         return false;
     }
 
-    public readonly record struct DatedClass(
-        Weekday Day,
-        int Week,
-        int Start,
-        int End,
-        CampusId? Campus
-    );
+    public readonly record struct DatedClass(Weekday Day, int Week, int Start, int End, CampusId? Campus);
 
     /// <summary>Every class of a section, date by date.</summary>
     public static IEnumerable<DatedClass> DatedClasses(Term term, Section section)

@@ -1,0 +1,15 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+
+namespace HourGrid.Data;
+
+/// <summary>Lets <c>dotnet ef migrations add</c> build the model without starting the server.</summary>
+internal sealed class DesignTimeContexts : IDesignTimeDbContextFactory<HourGridContext>
+{
+    public HourGridContext CreateDbContext(string[] args)
+    {
+        var options = new DbContextOptionsBuilder<HourGridContext>();
+        DatabaseFile.Use(options, "design-time.db");
+        return new(options.Options);
+    }
+}

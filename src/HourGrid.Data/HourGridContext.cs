@@ -1,0 +1,24 @@
+using HourGrid.Data.Catalogue;
+using HourGrid.Data.Sketches;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Data;
+
+/// <summary>Everything Hour Grid keeps, in one SQLite file.</summary>
+public sealed class HourGridContext(DbContextOptions<HourGridContext> options) : DbContext(options)
+{
+    public DbSet<CatalogueRow> Catalogue => Set<CatalogueRow>();
+    public DbSet<CampusRow> Campuses => Set<CampusRow>();
+    public DbSet<TravelRow> Travel => Set<TravelRow>();
+    public DbSet<TermRow> Terms => Set<TermRow>();
+    public DbSet<CourseRow> Courses => Set<CourseRow>();
+    public DbSet<StudentRow> Students => Set<StudentRow>();
+    public DbSet<SketchRow> Sketches => Set<SketchRow>();
+    public DbSet<SketchStepRow> SketchSteps => Set<SketchStepRow>();
+
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        CatalogueConfiguration.Configure(modelBuilder);
+        SketchConfiguration.Configure(modelBuilder);
+    }
+}

@@ -1,0 +1,54 @@
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Data.Sketches;
+
+/// <summary>Someone who keeps sketches.</summary>
+public sealed class StudentRow
+{
+    public Guid Id { get; set; }
+    public DateTime CreatedUtc { get; set; }
+}
+
+/// <summary>One named what-if of a student for a term.</summary>
+public sealed class SketchRow
+{
+    public Guid Id { get; set; }
+    public Guid StudentId { get; set; }
+    public required string TermId { get; set; }
+    public required string Name { get; set; }
+    public DateTime CreatedUtc { get; set; }
+
+    /// <summary>Grows with every change; a change that names an older one is refused.</summary>
+    public long Version { get; set; }
+
+    /// <summary>The number of the step that holds now; undo and redo move it.</summary>
+    public int CurrentStep { get; set; }
+
+    public List<SketchStepRow> Steps { get; set; } = [];
+}
+
+/// <summary>What a sketch asked after one of its changes: the steps of undo and redo.</summary>
+public sealed class SketchStepRow
+{
+    public Guid SketchId { get; set; }
+    public int Number { get; set; }
+    public required string AskJson { get; set; }
+}
+
+internal static class SketchConfiguration
+{
+    public static void Configure(ModelBuilder model)
+    {
+        model.Entity<StudentRow>().ToTable("Students").Property(row => row.Id).ValueGeneratedNever();
+        model.Entity<SketchRow>(sketch =>
+        {
+            sketch.ToTable("Sketches");
+            sketch.Property(row => row.Id).ValueGeneratedNever();
+            sketch.Property(row => row.Version).IsConcurrencyToken();
+            sketch.HasIndex(row => new { row.StudentId, row.TermId });
+            sketch.HasOne<StudentRow>().WithMany().HasForeignKey(row => row.StudentId);
+            sketch.HasMany(row => row.Steps).WithOne().HasForeignKey(step => step.SketchId);
+        });
+        model.Entity<SketchStepRow>().ToTable("SketchSteps").HasKey(row => new { row.SketchId, row.Number });
+    }
+}

@@ -1,0 +1,63 @@
+using System.Text.Json;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Asking;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Server.Answers;
+
+/// <summary>
+/// Reads the parts of a request that holds an ask. The ask goes through the reader of its file format, so that the
+/// API and the files take the same and refuse it with the same words.
+/// </summary>
+internal static class RequestBody
+{
+    private const int MostHeld = 500;
+
+    public static Ask Ask(JsonElement body) =>
+        AskJson.Read(Field(body, "ask", field => (JsonElement?)field, "an ask"), "ask").Value;
+
+    /// <summary>The sections held; none when the field is absent.</summary>
+    public static IReadOnlyList<RegistrationNumber> Held(JsonElement body)
+    {
+        if (body.ValueKind != JsonValueKind.Object || !body.TryGetProperty("held", out _))
+            return [];
+        return Field(
+            body,
+            "held",
+            field =>
+                field.ValueKind == JsonValueKind.Array
+                && field.GetArrayLength() <= MostHeld
+                && field.EnumerateArray().All(item => item.ValueKind == JsonValueKind.String)
+                    ? field.EnumerateArray().Select(item => new RegistrationNumber(item.GetString()!)).ToArray()
+                    : null,
+            $"a list of registration numbers, {MostHeld} at most"
+        );
+    }
+
+    public static long Version(JsonElement body) =>
+        Field(
+            body,
+            "version",
+            field =>
+                field.ValueKind == JsonValueKind.Number && field.TryGetInt64(out var version) ? version : (long?)null,
+            "the version of the sketch that was changed"
+        );
+
+    public static T Field<T>(JsonElement body, string name, Func<JsonElement, T?> read, string expected)
+        where T : struct =>
+        body.ValueKind == JsonValueKind.Object && body.TryGetProperty(name, out var field)
+            ? read(field) ?? throw Refuse(name, field, expected)
+            : throw Refuse(name, null, expected);
+
+    private static T Field<T>(JsonElement body, string name, Func<JsonElement, T?> read, string expected)
+        where T : class =>
+        body.ValueKind == JsonValueKind.Object && body.TryGetProperty(name, out var field)
+            ? read(field) ?? throw Refuse(name, field, expected)
+            : throw Refuse(name, null, expected);
+
+    private static FormatProblemsException Refuse(string name, JsonElement? found, string expected) =>
+        new([new FormatProblem(name, found is { } value ? Shorten(value.GetRawText()) : "nothing", expected)]);
+
+    private static string Shorten(string raw) => raw.Length <= 40 ? raw : raw[..40] + "\u2026";
+}

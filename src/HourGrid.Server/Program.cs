@@ -1,0 +1,36 @@
+using HourGrid.Server.Answers;
+using HourGrid.Server.Catalogues;
+using HourGrid.Server.Courses;
+using HourGrid.Server.Hosting;
+using HourGrid.Server.Problems;
+using HourGrid.Server.Sketches;
+using HourGrid.Server.Students;
+using HourGrid.Server.Terms;
+
+var builder = WebApplication.CreateBuilder(args);
+
+builder.AddHosting();
+builder.AddDataFolder();
+builder.Services.AddProblems();
+builder.Services.AddStudents();
+builder.Services.AddSingleton<CurrentCatalogue>();
+builder.Services.AddSingleton<AnswerRoom>();
+builder.Services.AddScoped<SketchDesk>();
+
+var app = builder.Build();
+
+app.UseHosting();
+app.UseStudents();
+
+var api = app.MapGroup("/api").AddEndpointFilter<SameOriginOnly>();
+api.MapStudents();
+api.MapTerms();
+api.MapCourses();
+api.MapSketches();
+api.MapAnswers();
+app.MapClient();
+
+if (!DataFolder.IsDescribingOnly)
+    await app.PrepareDataAsync();
+
+await app.RunAsync();

@@ -1,0 +1,104 @@
+using System.Security.Claims;
+using HourGrid.Data;
+using HourGrid.Data.Sketches;
+using Microsoft.AspNetCore.Authentication;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.RateLimiting;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Server.Students;
+
+/// <summary>Who is asking. A browser becomes a student of its own at its first visit, by a cookie only we can read.</summary>
+internal static class StudentSetup
+{
+    private const string NewStudents = "new students";
+    private const int NewStudentsPerMinute = 300;
+
+    public static void AddStudents(this IServiceCollection services)
+    {
+        services
+            .AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme)
+            .AddCookie(cookie =>
+            {
+                cookie.Cookie.Name = "hour-grid";
+                cookie.Cookie.HttpOnly = true;
+                cookie.Cookie.SameSite = SameSiteMode.Lax;
+                cookie.ExpireTimeSpan = TimeSpan.FromDays(400);
+                cookie.SlidingExpiration = true;
+                cookie.Events.OnRedirectToLogin = context =>
+                {
+                    context.Response.StatusCode = StatusCodes.Status401Unauthorized;
+                    return Task.CompletedTask;
+                };
+            });
+        services.AddAuthorization();
+        services.AddRateLimiter(limits =>
+        {
+            limits.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+            limits.AddFixedWindowLimiter(
+                NewStudents,
+                window =>
+                {
+                    window.PermitLimit = NewStudentsPerMinute;
+                    window.Window = TimeSpan.FromMinutes(1);
+                }
+            );
+        });
+        services.AddHttpContextAccessor();
+        services.AddScoped<CurrentStudent>();
+    }
+
+    public static void UseStudents(this WebApplication app)
+    {
+        app.UseAuthentication();
+        app.UseRateLimiter();
+        app.UseAuthorization();
+    }
+
+    public static void MapStudents(this IEndpointRouteBuilder api) =>
+        api.MapPost("/visit", VisitAsync).WithName("Visit").RequireRateLimiting(NewStudents);
+
+    /// <summary>Called once by each page: knows the browser again, or makes it a new student.</summary>
+    private static async Task<VisitRecord> VisitAsync(
+        HttpContext http,
+        HourGridContext database,
+        CancellationToken cancellation
+    )
+    {
+        if (
+            CurrentStudent.IdOf(http.User) is { } known
+            && await database.Students.AnyAsync(student => student.Id == known, cancellation)
+        )
+            return new(IsNew: false);
+        var student = new StudentRow { Id = Guid.NewGuid(), CreatedUtc = DateTime.UtcNow };
+        database.Students.Add(student);
+        await database.SaveChangesAsync(cancellation);
+        await http.SignInAsync(
+            CurrentStudent.PrincipalOf(student.Id),
+            new AuthenticationProperties { IsPersistent = true }
+        );
+        return new(IsNew: true);
+    }
+}
+
+/// <param name="IsNew">Whether this browser was not known before.</param>
+internal sealed record VisitRecord(bool IsNew);
+
+/// <summary>The student who sent the request. Every query of a student's data starts from it.</summary>
+internal sealed class CurrentStudent(IHttpContextAccessor http)
+{
+    public Guid Id =>
+        IdOf(http.HttpContext!.User)
+        ?? throw new InvalidOperationException("The endpoint was reached without a student; it must require one.");
+
+    public static Guid? IdOf(ClaimsPrincipal user) =>
+        Guid.TryParse(user.FindFirstValue(ClaimTypes.NameIdentifier), out var id) ? id : null;
+
+    public static ClaimsPrincipal PrincipalOf(Guid id) =>
+        new(
+            new ClaimsIdentity(
+                [new Claim(ClaimTypes.NameIdentifier, id.ToString())],
+                CookieAuthenticationDefaults.AuthenticationScheme
+            )
+        );
+}
