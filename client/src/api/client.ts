@@ -1,0 +1,55 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema.gen';
+
+export type Schema = components['schemas'];
+export type Ask = Schema['AskDocument'];
+export type WantedCourse = Schema['WantedCourseDocument'];
+export type TimeBlock = Schema['TimeBlockDocument'];
+export type Sketch = Schema['SketchRecord'];
+export type SavedSketch = Schema['SavedSketchRecord'];
+export type Answer = Schema['AnswerRecord'];
+export type Walked = Schema['WalkedRecord'];
+export type Course = Schema['CourseRecord'];
+export type Section = Schema['SectionRecord'];
+export type Meeting = Schema['MeetingRecord'];
+export type CourseBrief = Schema['CourseBriefRecord'];
+export type Term = Schema['TermRecord'];
+
+/** What the server or the way to it said no to, in a sentence. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    /** The newer sketch, where a change came too late. */
+    readonly newer: Sketch | null = null,
+  ) {
+    super(message);
+  }
+
+  /** Trying the same again may help: the server was not reached, or failed by itself. */
+  get mayPass(): boolean {
+    return this.status === 0 || this.status === 429 || this.status >= 500;
+  }
+}
+
+export const http = createClient<paths>({ baseUrl: '/' });
+
+type Fetched<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of a call, or an {@link ApiError}. */
+export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
+  let fetched: Fetched<T>;
+  try {
+    fetched = await fetching;
+  } catch (problem) {
+    if (problem instanceof DOMException && problem.name === 'AbortError') throw problem;
+    throw new ApiError(0, 'Hour Grid cannot be reached.');
+  }
+  if (fetched.data !== undefined) return fetched.data;
+  const problem = (fetched.error ?? {}) as { detail?: string; title?: string; sketch?: Sketch };
+  throw new ApiError(
+    fetched.response.status,
+    problem.detail ?? problem.title ?? `The server answered ${fetched.response.status}.`,
+    problem.sketch ?? null,
+  );
+}

@@ -1,0 +1,45 @@
+import { useQuery } from '@tanstack/react-query';
+import { Navigate, Outlet, Route, Routes } from 'react-router';
+import { termsQuery, visitQuery } from '@/api/queries';
+import { Failure, Loading } from '@/ui/States';
+import { Workbench } from '@/workbench/Workbench';
+import { TopBar } from './TopBar';
+
+export function App() {
+  return (
+    <Routes>
+      <Route element={<Shell />}>
+        <Route path=":term/workbench" element={<Workbench />} />
+        <Route path="*" element={<LatestTerm />} />
+      </Route>
+    </Routes>
+  );
+}
+
+/** The bar, and under it whatever place one is at, once the server knows who is here. */
+function Shell() {
+  const visit = useQuery(visitQuery);
+  return (
+    <div className="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
+      <TopBar />
+      {visit.isError ? (
+        <Failure what="Hour Grid did not answer." problem={visit.error} onRetry={() => void visit.refetch()} />
+      ) : visit.data ? (
+        <Outlet />
+      ) : (
+        <Loading />
+      )}
+    </div>
+  );
+}
+
+function LatestTerm() {
+  const terms = useQuery(termsQuery);
+  if (terms.isError)
+    return <Failure what="The terms could not be read." problem={terms.error} onRetry={() => void terms.refetch()} />;
+  if (!terms.data) return <Loading />;
+  const latest = terms.data.terms[0];
+  if (!latest)
+    return <Failure what="There is no catalogue yet." problem={new Error('No term has been imported.')} />;
+  return <Navigate to={`/${latest.id}/workbench`} replace />;
+}

@@ -1,0 +1,55 @@
+import { useQuery } from '@tanstack/react-query';
+import { ChevronDown } from 'lucide-react';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { termsQuery } from '@/api/queries';
+import { Menu, MenuChoice } from '@/ui/Menu';
+
+/** The places, in the order in which a student goes through them. */
+const places = [{ path: 'workbench', name: 'Workbench' }];
+
+export function TopBar() {
+  const { term = '' } = useParams();
+  const navigate = useNavigate();
+  const { data } = useQuery(termsQuery);
+  const current = data?.terms.find((one) => one.id === term);
+  return (
+    <header className="on-bar flex h-[50px] shrink-0 items-center gap-2 bg-bar px-4 text-on-bar max-md:gap-1 max-md:px-3">
+      <img src="/mark.svg" alt="" className="h-5 w-auto" />
+      <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:mr-1">Hour Grid</span>
+      <nav aria-label="Places" className="flex">
+        {term !== '' &&
+          places.map((place) => (
+            <NavLink
+              key={place.path}
+              to={`/${term}/${place.path}`}
+              className="rounded-[4px] px-2.5 py-1.5 font-strong text-on-bar-mute aria-[current=page]:bg-bar-raised aria-[current=page]:text-on-bar"
+            >
+              {place.name}
+            </NavLink>
+          ))}
+      </nav>
+      {current && data && (
+        <div className="ml-auto">
+          <Menu
+            trigger={
+              <button
+                type="button"
+                aria-label={`Term: ${current.name}. Change`}
+                className="flex items-center gap-1.5 rounded-[4px] border border-on-bar-mute/50 px-2.5 py-1.5 whitespace-nowrap hover:border-on-bar"
+              >
+                {current.name}
+                <ChevronDown size={14} aria-hidden="true" />
+              </button>
+            }
+          >
+            <MenuChoice
+              value={term}
+              choices={data.terms.map((one) => ({ value: one.id, label: one.name }))}
+              onChoose={(chosen) => void navigate(`/${chosen}/workbench`)}
+            />
+          </Menu>
+        </div>
+      )}
+    </header>
+  );
+}

@@ -1,0 +1,44 @@
+import { sayWeeks } from '@/lib/weeks';
+import { along, type Axis, percent } from './axis';
+import { colourOf, type GridClass, markOf, meetsAllTerm, sayClass, sayComponent } from './classes';
+import type { Share } from './shares';
+
+type Props = { axis: Axis; one: GridClass; share: Share; weekCount: number };
+
+const shapes: Record<string, string> = {
+  lab: 'border-l-6 border-double border-l-on-course',
+  recitation: 'border-b-2 border-dashed border-b-on-course',
+};
+
+/** A class on the grid. Its shape tells its component, its height the part of the term. */
+export function ClassBlock({ axis, one, share, weekCount }: Props) {
+  const left = along(axis, one.start);
+  const short = share.height < 1;
+  const weeks = meetsAllTerm(one.weeks, weekCount) ? '' : sayWeeks(one.weeks, { one: 'wk', many: 'wk' });
+  return (
+    <li
+      data-section={one.section.number}
+      title={sayClass(one, weekCount)}
+      className={`@container pointer-events-auto absolute overflow-hidden rounded-[3px] border border-on-course/35 text-11 leading-[1.25] text-on-course motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
+      style={{
+        left: percent(left),
+        width: percent(along(axis, one.end) - left),
+        top: `calc(6px + ${share.top} * (100% - 12px))`,
+        height: `calc(${share.height} * (100% - 12px) - ${short ? 1 : 0}px)`,
+        backgroundColor: colourOf(one.colour),
+      }}
+    >
+      <span className="sr-only">{sayClass(one, weekCount)}</span>
+      <div aria-hidden="true" className={short ? 'px-1 py-px' : 'px-1.5 py-1'}>
+        <div className="truncate font-heavy @max-[40px]:hidden">
+          <span className="text-12">{one.course.id}</span>
+          {short && <span className="ml-1 font-text @max-[90px]:hidden">{sayComponent(one.section)}</span>}
+        </div>
+        <div className="hidden text-12 font-heavy @max-[40px]:block">{markOf(one.course.id)}</div>
+        {!short && <div className="truncate @max-[40px]:hidden">{sayComponent(one.section)}</div>}
+        {weeks !== '' && <div className="truncate @max-[40px]:hidden">{weeks}</div>}
+        {!short && <div className="truncate @max-[40px]:hidden">{one.room}</div>}
+      </div>
+    </li>
+  );
+}

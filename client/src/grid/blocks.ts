@@ -1,0 +1,60 @@
+import type { TimeBlock } from '@/api/client';
+import { type Day, days, daysOf, fullDay, sayDays } from '@/lib/days';
+import { apiTime, type Minute, minuteOf, minutesPerDay, sayHours } from '@/lib/time';
+
+/** The steps in which hours are drawn, moved and stretched; typed hours may be any. */
+export const step: Minute = 15;
+
+export type Hours = { start: Minute; end: Minute };
+
+export function hoursOfBlock(block: TimeBlock): Hours {
+  return { start: minuteOf(block.start), end: minuteOf(block.end) };
+}
+
+export function newBlock(someDays: readonly Day[], hours: Hours, label = ''): TimeBlock {
+  return {
+    days: daysOf(someDays),
+    start: apiTime(hours.start),
+    end: apiTime(hours.end),
+    strength: 'cannot',
+    weeks: null,
+    label,
+  };
+}
+
+/** The stretch between two points of a drag, at least one step long. */
+export function drawn(anchor: Minute, current: Minute): Hours {
+  const start = Math.min(anchor, current);
+  return { start, end: Math.max(anchor, current, start + step) };
+}
+
+export function moved(block: TimeBlock, by: Minute): TimeBlock {
+  const { start, end } = hoursOfBlock(block);
+  const shift = Math.max(-start, Math.min(minutesPerDay - end, by));
+  return { ...block, start: apiTime(start + shift), end: apiTime(end + shift) };
+}
+
+export function stretched(block: TimeBlock, edge: 'start' | 'end', to: Minute): TimeBlock {
+  const { start, end } = hoursOfBlock(block);
+  return edge === 'start'
+    ? { ...block, start: apiTime(Math.max(0, Math.min(to, end - step))) }
+    : { ...block, end: apiTime(Math.min(minutesPerDay, Math.max(to, start + step))) };
+}
+
+/** The block on other days, all shifted by so many; unchanged where one would leave the week. */
+export function onDaysShifted(block: TimeBlock, by: number): TimeBlock {
+  const places = daysOf(block.days).map((day) => days.indexOf(day) + by);
+  if (places.some((place) => place < 0 || place >= days.length)) return block;
+  return { ...block, days: places.map((place) => days[place]!) };
+}
+
+export function sayBlock(block: TimeBlock): string {
+  const { start, end } = hoursOfBlock(block);
+  return `${sayDays(daysOf(block.days))} ${sayHours(start, end)}`;
+}
+
+export function sayBlockInFull(block: TimeBlock): string {
+  const { start, end } = hoursOfBlock(block);
+  const label = block.label === '' ? '' : `, ${block.label}`;
+  return `Can’t, ${daysOf(block.days).map(fullDay).join(' and ')} ${sayHours(start, end)}${label}`;
+}

@@ -1,0 +1,75 @@
+import type { Course, Section } from '@/api/client';
+import { type Day, isDay } from '@/lib/days';
+import { type Minute, minuteOf, sayHours } from '@/lib/time';
+import { fullDay } from '@/lib/days';
+import { sayWeeks } from '@/lib/weeks';
+
+/** One of the eight course colours. */
+export type Colour = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8;
+
+/** A section with its course, as the pictures need it. */
+export type PlacedSection = { course: Course; section: Section; colour: Colour };
+
+/** One meeting of a section, ready to draw. */
+export type GridClass = PlacedSection & {
+  key: string;
+  day: Day;
+  start: Minute;
+  end: Minute;
+  weeks: readonly number[];
+  room: string;
+};
+
+export function classesOf(sections: readonly PlacedSection[]): GridClass[] {
+  return sections.flatMap((placed) =>
+    placed.section.meetings.flatMap((meeting, i) =>
+      isDay(meeting.day)
+        ? [
+            {
+              ...placed,
+              key: `${placed.section.number}/${i}`,
+              day: meeting.day,
+              start: minuteOf(meeting.start),
+              end: minuteOf(meeting.end),
+              weeks: meeting.weeks,
+              room: meeting.room,
+            },
+          ]
+        : [],
+    ),
+  );
+}
+
+export function colourOf(colour: Colour): string {
+  return `var(--course-${colour})`;
+}
+
+/** A course in one or two letters, for where there is no width: the first letter, and more where they coincide. */
+export function markOf(course: string): string {
+  return course.slice(0, 1);
+}
+
+export function sayComponent(section: Section): string {
+  const word = section.component;
+  return `${word.slice(0, 1).toUpperCase()}${word.slice(1)} ${section.label}`;
+}
+
+/** Everything about a class in one sentence, for those who hear the grid. */
+export function sayClass(one: GridClass, weekCount: number): string {
+  return [
+    `${one.course.id} ${sayComponent(one.section)}`,
+    `${fullDay(one.day)} ${sayHours(one.start, one.end)}`,
+    one.room,
+    one.section.instructors.join(' and '),
+    meetsAllTerm(one.weeks, weekCount) ? '' : sayWeeks(one.weeks, { one: 'week', many: 'weeks' }),
+  ]
+    .filter((part) => part !== '')
+    .join(', ');
+}
+
+/** Whether weeks run through the whole term; its first and last week may lack the weekday. */
+export function meetsAllTerm(weeks: readonly number[], weekCount: number): boolean {
+  const first = weeks[0] ?? 0;
+  const last = weeks.at(-1) ?? 0;
+  return first <= 2 && last >= weekCount - 1 && weeks.length === last - first + 1;
+}

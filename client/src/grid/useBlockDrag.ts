@@ -1,0 +1,139 @@
+import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import type { TimeBlock } from '@/api/client';
+import { type Day, days } from '@/lib/days';
+import type { Minute } from '@/lib/time';
+import type { Axis } from './axis';
+import { drawn, moved, newBlock, onDaysShifted, step, stretched } from './blocks';
+
+/** What the pointer has taken hold of. */
+type Hold =
+  | { kind: 'draw'; day: Day; anchor: Minute }
+  | { kind: 'move'; index: number; day: Day; anchor: Minute }
+  | { kind: 'stretch'; index: number; edge: 'start' | 'end' };
+
+type Drag = Hold & { pointer: number; x: number; y: number; begun: boolean };
+
+/** The blocks as they would be if the pointer were let go now; `active` is the one being changed. */
+export type BlocksDraft = { blocks: readonly TimeBlock[]; active: number };
+
+const slack = 4;
+
+type Options = {
+  axis: Axis;
+  blocks: readonly TimeBlock[];
+  onDraft: (draft: BlocksDraft | null) => void;
+  onDone: (blocks: readonly TimeBlock[]) => void;
+  /** The pointer was let go of a block without having moved. */
+  onPress: (index: number) => void;
+};
+
+/**
+ * Drawing, moving and stretching blocks with a pointer. While it is down the draft follows; letting go keeps it,
+ * Escape or losing the pointer drops it.
+ */
+export function useBlockDrag({ axis, blocks, onDraft, onDone, onPress }: Options) {
+  const bands = useRef<HTMLDivElement>(null);
+  const drag = useRef<Drag | null>(null);
+  const [draft, setDraft] = useState<BlocksDraft | null>(null);
+  // Pointer events outrun rendering: what is let go is the last draft, not the last one painted.
+  const latest = useRef<BlocksDraft | null>(null);
+
+  const show = (next: BlocksDraft | null) => {
+    if (JSON.stringify(next) === JSON.stringify(latest.current)) return;
+    latest.current = next;
+    setDraft(next);
+    onDraft(next);
+  };
+
+  const drop = () => {
+    drag.current = null;
+    show(null);
+  };
+  const dropLatest = useRef(drop);
+  useEffect(() => {
+    dropLatest.current = drop;
+  });
+
+  useEffect(() => {
+    if (!draft) return;
+    const escape = (event: KeyboardEvent) => {
+      if (event.key === 'Escape') {
+        event.preventDefault();
+        dropLatest.current();
+      }
+    };
+    window.addEventListener('keydown', escape);
+    return () => window.removeEventListener('keydown', escape);
+  }, [draft]);
+
+  const pointAt = (event: PointerEvent) => {
+    const box = bands.current!.getBoundingClientRect();
+    const part = (event.clientX - box.left) / box.width;
+    const minute = axis.from + part * (axis.to - axis.from);
+    const row = Math.floor(((event.clientY - box.top) / box.height) * axis.days.length);
+    return {
+      minute: Math.max(axis.from, Math.min(axis.to, Math.round(minute / step) * step)),
+      day: axis.days[Math.max(0, Math.min(axis.days.length - 1, row))]!,
+    };
+  };
+
+  const changed = (hold: Hold, at: { minute: Minute; day: Day }): BlocksDraft => {
+    if (hold.kind === 'draw') {
+      const block = newBlock([hold.day], drawn(hold.anchor, at.minute));
+      return { blocks: [...blocks, block], active: blocks.length };
+    }
+    const block = blocks[hold.index]!;
+    const next =
+      hold.kind === 'stretch'
+        ? stretched(block, hold.edge, at.minute)
+        : onDaysShifted(moved(block, at.minute - hold.anchor), days.indexOf(at.day) - days.indexOf(hold.day));
+    return { blocks: blocks.with(hold.index, next), active: hold.index };
+  };
+
+  const begin = (event: PointerEvent, hold: (at: { minute: Minute; day: Day }) => Hold) => {
+    if (event.button !== 0 || drag.current) return;
+    event.stopPropagation();
+    drag.current = {
+      ...hold(pointAt(event)),
+      pointer: event.pointerId,
+      x: event.clientX,
+      y: event.clientY,
+      begun: false,
+    };
+    bands.current!.setPointerCapture(event.pointerId);
+  };
+
+  return {
+    bands,
+    draft,
+    startDraw: (event: PointerEvent) => {
+      // A finger scrolls the grid; hours are drawn with it from the form.
+      if (event.pointerType === 'touch') return;
+      begin(event, (at) => ({ kind: 'draw', day: at.day, anchor: at.minute }));
+    },
+    startMove: (event: PointerEvent, index: number) =>
+      begin(event, (at) => ({ kind: 'move', index, day: at.day, anchor: at.minute })),
+    startStretch: (event: PointerEvent, index: number, edge: 'start' | 'end') =>
+      begin(event, () => ({ kind: 'stretch', index, edge })),
+    handlers: {
+      onPointerMove: (event: PointerEvent) => {
+        const held = drag.current;
+        if (!held || held.pointer !== event.pointerId) return;
+        held.begun ||= Math.hypot(event.clientX - held.x, event.clientY - held.y) > slack;
+        if (held.begun) show(changed(held, pointAt(event)));
+      },
+      onPointerUp: (event: PointerEvent) => {
+        const held = drag.current;
+        if (!held || held.pointer !== event.pointerId) return;
+        const kept = latest.current;
+        drop();
+        if (kept && held.begun) onDone(kept.blocks);
+        else if (held.kind !== 'draw') onPress(held.index);
+      },
+      onPointerCancel: drop,
+      onLostPointerCapture: (event: PointerEvent) => {
+        if (drag.current?.pointer === event.pointerId) drop();
+      },
+    },
+  };
+}

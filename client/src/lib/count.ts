@@ -1,0 +1,12 @@
+/** A count as the API sends it: decimal digits of any length. */
+export type Count = string;
+
+/** Digits grouped by thousands: 8,214,331. */
+export function sayCount(count: Count | bigint | number): string {
+  return BigInt(count).toLocaleString('en');
+}
+
+/** "1 timetable", "412 timetables". */
+export function countOf(count: Count | bigint | number, one: string, many = `${one}s`): string {
+  return `${sayCount(count)} ${BigInt(count) === 1n ? one : many}`;
+}

@@ -1,0 +1,38 @@
+import { Dialog as Primitive } from 'radix-ui';
+import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+type Props = {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  /** A sheet rises from the bottom and takes the width of a phone. */
+  sheet?: boolean;
+  children: ReactNode;
+};
+
+export function Dialog({ open, onOpenChange, title, sheet = false, children }: Props) {
+  return (
+    <Primitive.Root open={open} onOpenChange={onOpenChange}>
+      <Primitive.Portal>
+        <Primitive.Overlay className="fixed inset-0 z-30 bg-ink/40" />
+        <Primitive.Content
+          aria-describedby={undefined}
+          className={`fixed z-40 overflow-auto border border-rule bg-sheet p-4 shadow-lg ${
+            sheet
+              ? 'inset-x-0 bottom-0 max-h-[85dvh]'
+              : 'top-1/2 left-1/2 max-h-[90dvh] w-[min(26rem,94vw)] -translate-1/2 rounded-[4px]'
+          }`}
+        >
+          <div className="mb-3 flex items-center justify-between">
+            <Primitive.Title className="text-16 font-heavy">{title}</Primitive.Title>
+            <Primitive.Close aria-label="Close" className="rounded-[4px] p-1 hover:bg-hair">
+              <X size={18} aria-hidden="true" />
+            </Primitive.Close>
+          </div>
+          {children}
+        </Primitive.Content>
+      </Primitive.Portal>
+    </Primitive.Root>
+  );
+}

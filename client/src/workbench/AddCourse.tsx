@@ -1,0 +1,102 @@
+import { useQuery } from '@tanstack/react-query';
+import { Command } from 'cmdk';
+import { type Ref, useDeferredValue, useState } from 'react';
+import type { CourseBrief } from '@/api/client';
+import { suggestionsQuery } from '@/api/queries';
+import { countOf } from '@/lib/count';
+import { sayCredits } from './credits';
+
+type Props = { term: string; wanted: readonly string[]; onAdd: (course: string) => void; inputRef: Ref<HTMLInputElement> };
+
+/** Adds a course by its code or by words of its title. */
+export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
+  const [typed, setTyped] = useState('');
+  const [open, setOpen] = useState(false);
+  const asked = useDeferredValue(typed.trim());
+  const found = useQuery(suggestionsQuery(term, asked));
+  const shown = open && typed.trim() !== '';
+  const courses = found.data?.courses ?? [];
+  const more = (found.data?.matches ?? 0) - courses.length;
+
+  const add = (course: string) => {
+    onAdd(course);
+    setTyped('');
+  };
+
+  return (
+    <Command
+      label="Add a course"
+      shouldFilter={false}
+      loop
+      className="relative"
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') {
+          setTyped('');
+          setOpen(false);
+        }
+      }}
+    >
+      <Command.Input
+        ref={inputRef}
+        value={typed}
+        onValueChange={(text) => {
+          setTyped(text);
+          setOpen(true);
+        }}
+        onFocus={() => setOpen(true)}
+        maxLength={100}
+        placeholder="Add a course: code or title"
+        aria-expanded={shown}
+        className="w-full rounded-[4px] border border-rule bg-sheet px-2.5 py-1.5 text-14 placeholder:text-mute focus:border-plum"
+      />
+      <Command.List
+        aria-label="Courses found"
+        className={
+          shown
+            ? 'absolute inset-x-0 top-full z-20 mt-1 max-h-[22rem] overflow-auto rounded-[4px] border border-rule bg-sheet p-1 shadow-md'
+            : 'hidden'
+        }
+      >
+        {courses.map((course) => (
+          <Command.Item
+            key={course.id}
+            value={course.id}
+            disabled={wanted.includes(course.id)}
+            onSelect={add}
+            className="cursor-pointer rounded-[3px] px-2 py-1.5 data-[disabled=true]:cursor-default data-[disabled=true]:opacity-60 data-[selected=true]:bg-plum-wash"
+          >
+            <Suggestion course={course} isWanted={wanted.includes(course.id)} />
+          </Command.Item>
+        ))}
+        {more > 0 && <div className="px-2 py-1 text-12 text-mute">and {more} more; type on to narrow</div>}
+        {found.isError && <div className="px-2 py-1.5 text-12 text-brick">{found.error.message}</div>}
+        {found.isSuccess && !found.isPlaceholderData && courses.length === 0 && (
+          <div className="px-2 py-1.5 text-12 text-mute">
+            No course of this term has “{asked}” in its code or title.
+          </div>
+        )}
+      </Command.List>
+    </Command>
+  );
+}
+
+function Suggestion({ course, isWanted }: { course: CourseBrief; isWanted: boolean }) {
+  return (
+    <>
+      <div className="flex gap-2">
+        <span className="min-w-0 flex-1">
+          <span className="font-heavy">{course.id}</span> {course.title}
+        </span>
+        <span className="shrink-0 text-mute">{sayCredits(course.minCredits, course.maxCredits)}</span>
+      </div>
+      <div className="text-12 text-mute">
+        {isWanted
+          ? 'already wanted'
+          : `${course.components.join(' + ')} · ${course.sectionsWithSeat} of ${countOf(course.sections, 'section')} with a free seat`}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,34 @@
+import type { Answer } from '@/api/client';
+import { Button } from '@/ui/Button';
+import { Message } from '@/ui/Message';
+
+type Props = {
+  answer: Answer;
+  musts: readonly string[];
+  hasBlocks: boolean;
+  canUndo: boolean;
+  onUndo: () => void;
+  onSetAside: (course: string) => void;
+};
+
+/** There is no timetable: says so, names a course that is impossible by itself, and offers the way back. */
+export function NoneFound({ answer, musts, hasBlocks, canUndo, onUndo, onSetAside }: Props) {
+  const dead = answer.courses.filter((one) => musts.includes(one.course) && one.sectionsInPlay === 0);
+  return (
+    <Message title="No timetable is possible">
+      <p>
+        {dead.length === 0
+          ? `These courses${hasBlocks ? ' and the hours you can’t' : ''} cannot all hold together. Set a course aside${hasBlocks ? ', or give some hours back' : ''}.`
+          : `${dead.map((one) => one.course).join(' and ')} cannot be taken even alone: every section it needs is full, closed${hasBlocks ? ' or in hours you can’t' : ''}.`}
+      </p>
+      <div className="flex flex-wrap justify-center gap-2">
+        {canUndo && <Button onClick={onUndo}>Undo the last change</Button>}
+        {dead.map((one) => (
+          <Button key={one.course} onClick={() => onSetAside(one.course)}>
+            Set {one.course} aside
+          </Button>
+        ))}
+      </div>
+    </Message>
+  );
+}

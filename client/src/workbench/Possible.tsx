@@ -1,0 +1,115 @@
+import { useMemo } from 'react';
+import type { Ask, Term, TimeBlock } from '@/api/client';
+import type { Axis } from '@/grid/axis';
+import { classesOf } from '@/grid/classes';
+import { HourGrid } from '@/grid/HourGrid';
+import type { BlocksDraft } from '@/grid/useBlockDrag';
+import { countOf, sayCount } from '@/lib/count';
+import { Button } from '@/ui/Button';
+import { Message } from '@/ui/Message';
+import { Failure, Loading } from '@/ui/States';
+import { setRole } from './edits';
+import { Facts } from './Facts';
+import { NoHours } from './NoHours';
+import { NoneFound } from './NoneFound';
+import { Reel } from './Reel';
+import { placed, type Sections } from './useSections';
+import type { useSketchEdits } from './useSketchEdits';
+import type { Walk } from './useWalk';
+
+type Props = {
+  term: Term;
+  walk: Walk;
+  ask: Ask;
+  sections: Sections;
+  axis: Axis;
+  blocks: readonly TimeBlock[];
+  isDrafting: boolean;
+  canUndo: boolean;
+  edits: ReturnType<typeof useSketchEdits>;
+  onDraft: (draft: BlocksDraft | null) => void;
+  onBlocks: (blocks: readonly TimeBlock[]) => void;
+  onOpenBlock: (index: number) => void;
+  onFindCourse: () => void;
+};
+
+/** What is possible: the facts, the hour grid with the timetable in view, and the reel. */
+export function Possible(props: Props) {
+  const { term, walk, ask, sections, axis, blocks, isDrafting, canUndo, edits } = props;
+  const { answer, inView } = walk;
+  const inGrid = useMemo(() => placed(sections, inView?.sections ?? []), [sections, inView]);
+  const classes = useMemo(() => classesOf(inGrid), [inGrid]);
+  const musts = ask.wanted.filter((wanted) => wanted.role === 'must').map((wanted) => wanted.course);
+
+  if (walk.problem)
+    return <Failure what="This could not be answered." problem={walk.problem} onRetry={walk.retry} />;
+  if (!answer) return <Loading />;
+
+  const isNone = BigInt(answer.timetables) === 0n;
+  return (
+    <main className="flex min-h-0 min-w-0 flex-1 flex-col">
+      {musts.length > 0 && <Facts answer={answer} inView={inView} onStep={walk.step} />}
+      <div className="flex min-h-[380px] flex-1 flex-col overflow-x-auto overflow-y-hidden pb-2">
+        <HourGrid
+          axis={axis}
+          classes={classes}
+          weekCount={term.weeks}
+          blocks={blocks}
+          leaves={`leaves ${sayCount(answer.timetables)}`}
+          leavesNone={isNone}
+          onDraft={props.onDraft}
+          onBlocks={props.onBlocks}
+          onOpenBlock={props.onOpenBlock}
+        />
+        <NoHours sections={inGrid} />
+      </div>
+      {/* Under the grid, never in place of it: a drag that leaves none must not move the grid under the pointer. */}
+      {inView ? (
+        <Reel
+          ask={walk.ask}
+          answer={answer}
+          inView={inView}
+          sections={sections}
+          axis={axis}
+          weekCount={term.weeks}
+          onGo={walk.go}
+        />
+      ) : (
+        <div className="flex h-[190px] shrink-0 overflow-auto border-t border-rule">
+          {musts.length === 0 ? (
+            <FirstThing hasWanted={ask.wanted.length > 0} onFindCourse={props.onFindCourse} />
+          ) : (
+            <NoneFound
+              answer={answer}
+              musts={musts}
+              hasBlocks={ask.timeBlocks.length > 0 || isDrafting}
+              canUndo={canUndo}
+              onUndo={edits.undo}
+              onSetAside={(course) => edits.change((now) => setRole(now, course, 'setAside'))}
+            />
+          )}
+        </div>
+      )}
+      <p aria-live="polite" className="sr-only">
+        {musts.length === 0 || isDrafting
+          ? ''
+          : `${countOf(answer.timetables, 'timetable')} in ${countOf(answer.weekShapes, 'week shape')}`}
+      </p>
+    </main>
+  );
+}
+
+function FirstThing({ hasWanted, onFindCourse }: { hasWanted: boolean; onFindCourse: () => void }) {
+  return (
+    <Message title={hasWanted ? 'No course is taken' : 'Start with a course you need'}>
+      <p>
+        {hasWanted
+          ? 'All your courses are set aside. Make one a Must again, or add another.'
+          : 'Type its code, and every timetable that can hold it appears on the grid.'}
+      </p>
+      <Button look="main" onClick={onFindCourse}>
+        Add a course
+      </Button>
+    </Message>
+  );
+}

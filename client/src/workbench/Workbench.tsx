@@ -1,0 +1,21 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { sketchQuery, termsQuery } from '@/api/queries';
+import { Failure, Loading } from '@/ui/States';
+import { Desk } from './Desk';
+
+/** The Workbench of a term: opens its sketch. */
+export function Workbench() {
+  const { term: termId = '' } = useParams();
+  const terms = useQuery(termsQuery);
+  const term = terms.data?.terms.find((one) => one.id === termId);
+  const sketch = useQuery({ ...sketchQuery(termId), enabled: term !== undefined });
+
+  const failed = [terms, sketch].find((query) => query.isError);
+  if (failed?.error)
+    return <Failure what="Your sketch could not be opened." problem={failed.error} onRetry={() => void failed.refetch()} />;
+  if (terms.data && !term)
+    return <Failure what="There is no such term." problem={new Error(`The catalogue has no term “${termId}”.`)} />;
+  if (!term || !sketch.data) return <Loading />;
+  return <Desk key={sketch.data.id} term={term} sketch={sketch.data} />;
+}

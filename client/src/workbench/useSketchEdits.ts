@@ -1,0 +1,97 @@
+import { useIsMutating, useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ApiError, type Ask, call, http, type SavedSketch, type Sketch } from '@/api/client';
+import { answerQuery, expectAnswer, keyOf, sketchKey } from '@/api/queries';
+
+/** Something the student should know about saving. */
+export type Notice = { text: string; canRetry: boolean };
+
+type Change = { kind: 'save'; ask: Ask; held: string[] } | { kind: 'undo' | 'redo'; held: string[] };
+
+/**
+ * Changes to a sketch. The cache shows each at once; they are saved one after the other, each against the version the
+ * one before it got. What cannot be saved for now stays in view and is sent again; what is refused is taken back.
+ */
+export function useSketchEdits(term: string, held: () => string[]) {
+  const client = useQueryClient();
+  const key = sketchKey(term);
+  const mutationKey = ['change', term];
+  const [notice, setNotice] = useState<Notice | null>(null);
+  const current = () => client.getQueryData<Sketch>(key)!;
+  const isLast = () => client.isMutating({ mutationKey }) <= 1;
+
+  const mutation = useMutation({
+    mutationKey,
+    scope: { id: `change ${term}` },
+    retry: (failures, problem) => problem instanceof ApiError && problem.mayPass && failures < 2,
+    retryDelay: 400,
+    mutationFn: (change: Change) => send(current(), change),
+    onSuccess: ({ sketch, answer, unanswered }, change) => {
+      if (answer) {
+        const { ask } = sketch;
+        client.setQueryData(answerQuery(ask, held).queryKey, { ask, key: keyOf(ask), answer });
+      }
+      // Changes still under way are newer than what came back; what is shown stays.
+      const shown = change.kind === 'save' && !isLast() ? current().ask : sketch.ask;
+      client.setQueryData<Sketch>(key, { ...sketch, ask: shown });
+      setNotice(unanswered === null ? null : { text: unanswered, canRetry: false });
+    },
+    onError: (problem) => {
+      if (problem instanceof ApiError && problem.newer) {
+        client.setQueryData<Sketch>(key, problem.newer);
+        setNotice({
+          text: 'This sketch was changed in another window. Here is the newer one; your last change was not saved.',
+          canRetry: false,
+        });
+      } else if (problem instanceof ApiError && !problem.mayPass) {
+        setNotice({ text: `That change was not taken. ${problem.message}`, canRetry: false });
+        void client.invalidateQueries({ queryKey: key });
+      } else {
+        setNotice({ text: `Not saved yet: ${problem.message} Your changes are still here.`, canRetry: true });
+      }
+    },
+  });
+
+  const change = (edit: (ask: Ask) => Ask) => {
+    const sketch = current();
+    const ask = edit(sketch.ask);
+    if (keyOf(ask) === keyOf(sketch.ask)) return;
+    client.setQueryData<Sketch>(key, { ...sketch, ask });
+    save(ask);
+  };
+
+  const save = (ask: Ask) => {
+    const saving = mutation.mutateAsync({ kind: 'save', ask, held: held() });
+    expectAnswer(
+      ask,
+      saving.then(
+        (saved) => saved.answer,
+        () => null,
+      ),
+    );
+  };
+
+  return {
+    change,
+    undo: () => mutation.mutate({ kind: 'undo', held: held() }),
+    redo: () => mutation.mutate({ kind: 'redo', held: held() }),
+    saving: useIsMutating({ mutationKey }) > 0,
+    notice,
+    retry: () => save(current().ask),
+    forgetNotice: () => setNotice(null),
+  };
+}
+
+function send(sketch: Sketch, change: Change): Promise<SavedSketch> {
+  const params = { path: { id: sketch.id } };
+  const { version } = sketch;
+  const { held } = change;
+  switch (change.kind) {
+    case 'save':
+      return call(http.PUT('/api/sketches/{id}', { params, body: { version, ask: change.ask, held } }));
+    case 'undo':
+      return call(http.POST('/api/sketches/{id}/undo', { params, body: { version, held } }));
+    case 'redo':
+      return call(http.POST('/api/sketches/{id}/redo', { params, body: { version, held } }));
+  }
+}
