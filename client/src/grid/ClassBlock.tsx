@@ -7,7 +7,7 @@ type Props = { axis: Axis; one: GridClass; share: Share; weekCount: number };
 
 const shapes: Record<string, string> = {
   lab: 'border-l-6 border-double border-l-on-course',
-  recitation: 'border-b-2 border-dashed border-b-on-course',
+  recitation: 'recitation-edge',
 };
 
 /** A class on the grid. Its shape tells its component, its height the part of the term. */
@@ -29,8 +29,8 @@ export function ClassBlock({ axis, one, share, weekCount }: Props) {
       }}
     >
       <span className="sr-only">{sayClass(one, weekCount)}</span>
-      <div aria-hidden="true" className={short ? 'px-1 py-px' : 'px-1.5 py-1'}>
-        <div className="truncate font-heavy @max-[40px]:hidden">
+      <div aria-hidden="true" className={short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-1'}>
+        <div className={`font-heavy @max-[40px]:hidden ${short ? 'truncate' : ''}`}>
           <span className="text-12">{one.course.id}</span>
           {short && <span className="ml-1 font-text @max-[90px]:hidden">{sayComponent(one.section)}</span>}
         </div>

@@ -38,7 +38,7 @@ export function HourGrid(props: Props) {
 
   return (
     <section aria-label="Hour grid" className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6">
-      <div className="relative ml-16 h-6 shrink-0 text-12 text-mute" aria-hidden="true">
+      <div className="relative ml-[84px] h-6 shrink-0 text-12 text-mute" aria-hidden="true">
         {hours.map((hour) => (
           <span
             key={hour}
@@ -50,7 +50,7 @@ export function HourGrid(props: Props) {
         ))}
       </div>
       <div className="flex min-h-0 flex-1 border-y border-rule">
-        <div className="flex w-16 shrink-0 flex-col">
+        <div className="flex w-[84px] shrink-0 flex-col">
           {axis.days.map((day) => (
             <DayName key={day} name={shortDay(day)} classes={classes.filter((one) => one.day === day)} />
           ))}
@@ -109,7 +109,7 @@ function DayName({ name, classes }: { name: string; classes: readonly GridClass[
       aria-hidden="true"
     >
       <div className="text-14 font-heavy">{name}</div>
-      <div className="text-11 text-mute">{hours}</div>
+      <div className="text-11 whitespace-nowrap text-mute">{hours}</div>
     </div>
   );
 }

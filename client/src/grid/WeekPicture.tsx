@@ -1,17 +1,16 @@
 import { memo } from 'react';
-import { days } from '@/lib/days';
 import { along, type Axis } from './axis';
 import { colourOf, type GridClass } from './classes';
 import { sharesOfDay } from './shares';
 
 const width = 140;
-const band = 14;
+const height = 90;
 
 type Props = { axis: Axis; classes: readonly GridClass[]; weekCount: number };
 
 /** A week small enough to stand beside others, on the same axis and in the same colours. */
 export const WeekPicture = memo(function WeekPicture({ axis, classes, weekCount }: Props) {
-  const height = band * axis.days.length;
+  const band = height / axis.days.length;
   return (
     <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" aria-hidden="true">
       <rect width={width} height={height} className="fill-paper" />
@@ -44,6 +43,3 @@ export const WeekPicture = memo(function WeekPicture({ axis, classes, weekCount 
     </svg>
   );
 });
-
-/** How much taller a picture is for each day beyond the usual five; for whoever lays pictures out. */
-export const weekPictureRatio = (axis: Axis): number => (band * Math.min(axis.days.length, days.length)) / width;

@@ -15,7 +15,7 @@ export function Dialog({ open, onOpenChange, title, sheet = false, children }: P
   return (
     <Primitive.Root open={open} onOpenChange={onOpenChange}>
       <Primitive.Portal>
-        <Primitive.Overlay className="fixed inset-0 z-30 bg-ink/40" />
+        <Primitive.Overlay className="fixed inset-0 z-30 bg-scrim" />
         <Primitive.Content
           aria-describedby={undefined}
           className={`fixed z-40 overflow-auto border border-rule bg-sheet p-4 shadow-lg ${

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
-import { type Ref, useDeferredValue, useState } from 'react';
+import { type Ref, useEffect, useState } from 'react';
 import type { CourseBrief } from '@/api/client';
 import { suggestionsQuery } from '@/api/queries';
 import { countOf } from '@/lib/count';
@@ -12,22 +12,37 @@ type Props = { term: string; wanted: readonly string[]; onAdd: (course: string) 
 export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState(false);
-  const asked = useDeferredValue(typed.trim());
+  const [pointedAt, setPointedAt] = useState('');
+  /** What stood in the field when Enter was pressed before its suggestions had come. */
+  const [hurried, setHurried] = useState<string | null>(null);
+  const asked = typed.trim();
   const found = useQuery(suggestionsQuery(term, asked));
-  const shown = open && typed.trim() !== '';
+  const fresh = found.isSuccess && !found.isPlaceholderData;
+  const shown = open && asked !== '';
   const courses = found.data?.courses ?? [];
   const more = (found.data?.matches ?? 0) - courses.length;
+  const addable = courses.filter((course) => !wanted.includes(course.id));
+  const best = addable[0];
+  const selected = courses.some((course) => course.id === pointedAt) ? pointedAt : (best?.id ?? '');
 
   const add = (course: string) => {
     onAdd(course);
     setTyped('');
+    setHurried(null);
   };
+
+  if (hurried !== null && hurried !== asked) setHurried(null);
+  useEffect(() => {
+    if (hurried === asked && fresh && best) add(best.id);
+  });
 
   return (
     <Command
       label="Add a course"
       shouldFilter={false}
       loop
+      value={selected}
+      onValueChange={setPointedAt}
       className="relative"
       onBlur={(event) => {
         if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
@@ -37,6 +52,10 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
           setTyped('');
           setOpen(false);
         }
+        if (event.key === 'Enter' && asked !== '' && !fresh) {
+          event.preventDefault();
+          setHurried(asked);
+        }
       }}
     >
       <Command.Input
@@ -44,6 +63,7 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
         value={typed}
         onValueChange={(text) => {
           setTyped(text);
+          setPointedAt('');
           setOpen(true);
         }}
         onFocus={() => setOpen(true)}
@@ -73,7 +93,7 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
         ))}
         {more > 0 && <div className="px-2 py-1 text-12 text-mute">and {more} more; type on to narrow</div>}
         {found.isError && <div className="px-2 py-1.5 text-12 text-brick">{found.error.message}</div>}
-        {found.isSuccess && !found.isPlaceholderData && courses.length === 0 && (
+        {fresh && courses.length === 0 && (
           <div className="px-2 py-1.5 text-12 text-mute">
             No course of this term has “{asked}” in its code or title.
           </div>

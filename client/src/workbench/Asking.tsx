@@ -72,7 +72,7 @@ export function Asking(props: Props) {
         onRemove={(index) => change((now) => setBlocks(now, now.timeBlocks.toSpliced(index, 1)))}
       />
       {ask.timeBlocks.length === 0 && (
-        <p className="py-1.5 text-12 text-mute">Drag along a day on the grid, or type the hours.</p>
+        <p className="py-1.5 text-12 text-mute max-md:hidden">Drag along a day on the grid, or type the hours.</p>
       )}
       <button
         type="button"

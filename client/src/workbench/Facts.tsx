@@ -60,8 +60,8 @@ function factsOf({ measures, credits }: Walked): Fact[] {
       name: 'first to last',
       value: earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours',
     },
-    { name: 'idle in a week', value: sayLength(measures.idleMinutes) },
-    { name: 'campus moves', value: sayTenths(measures.campusMovesTenths) },
+    { name: 'idle a week', value: sayLength(measures.idleMinutes) },
+    { name: 'campus moves a week', value: sayTenths(measures.campusMovesTenths) },
     { name: 'fewest seats left', value: sayCount(measures.seatsToSpare) },
     { name: 'credits', value: String(credits) },
   ];

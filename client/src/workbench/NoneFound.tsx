@@ -11,6 +11,8 @@ type Props = {
   onSetAside: (course: string) => void;
 };
 
+const mostOffered = 2;
+
 /** There is no timetable: says so, names a course that is impossible by itself, and offers the way back. */
 export function NoneFound({ answer, musts, hasBlocks, canUndo, onUndo, onSetAside }: Props) {
   const dead = answer.courses.filter((one) => musts.includes(one.course) && one.sectionsInPlay === 0);
@@ -19,11 +21,11 @@ export function NoneFound({ answer, musts, hasBlocks, canUndo, onUndo, onSetAsid
       <p>
         {dead.length === 0
           ? `These courses${hasBlocks ? ' and the hours you can’t' : ''} cannot all hold together. Set a course aside${hasBlocks ? ', or give some hours back' : ''}.`
-          : `${dead.map((one) => one.course).join(' and ')} cannot be taken even alone: every section it needs is full, closed${hasBlocks ? ' or in hours you can’t' : ''}.`}
+          : `${sayList(dead.map((one) => one.course))} cannot be taken even alone: every way to take ${dead.length === 1 ? 'it' : 'them'} is full, closed${hasBlocks ? ' or in hours you can’t' : ''}.`}
       </p>
       <div className="flex flex-wrap justify-center gap-2">
         {canUndo && <Button onClick={onUndo}>Undo the last change</Button>}
-        {dead.map((one) => (
+        {dead.slice(0, mostOffered).map((one) => (
           <Button key={one.course} onClick={() => onSetAside(one.course)}>
             Set {one.course} aside
           </Button>
@@ -31,4 +33,8 @@ export function NoneFound({ answer, musts, hasBlocks, canUndo, onUndo, onSetAsid
       </div>
     </Message>
   );
+}
+
+function sayList(items: string[]): string {
+  return new Intl.ListFormat('en', { style: 'long', type: 'conjunction' }).format(items);
 }

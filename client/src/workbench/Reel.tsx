@@ -128,7 +128,7 @@ function Card({ number, shape, isInView, sections, axis, weekCount, onChoose }: 
       }`}
     >
       <span className="mb-1 flex w-full justify-between text-12">
-        <span className="font-heavy">{sayCount(number + 1n)}</span>
+        <span className="font-heavy">Shape {sayCount(number + 1n)}</span>
         {shape && BigInt(shape.alike) > 1n && <span className="text-mute">{sayCount(shape.alike)} alike</span>}
       </span>
       {shape && (

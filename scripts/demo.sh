@@ -1,0 +1,26 @@
+# Serves the application with the sample world.
+source "$HG_ROOT/scripts/needs.sh"
+source "$HG_ROOT/scripts/build.sh"
+set -euo pipefail
+
+port=5080
+while [ $# -gt 0 ]; do
+  case "$1" in
+  --port)
+    [[ ${2:-} =~ ^[0-9]+$ ]] && [ "$2" -ge 1 ] && [ "$2" -le 65535 ] || {
+      echo "hg demo: --port wants a number from 1 to 65535; found '${2:-}'." >&2
+      exit 2
+    }
+    port=$2
+    shift 2
+    ;;
+  *)
+    echo "hg demo: unknown option '$1'; the only one is --port N." >&2
+    exit 2
+    ;;
+  esac
+done
+
+echo "Building …"
+build_all
+exec node scripts/serve.mjs --port "$port" --data "$HG_ROOT/data/demo" --announce

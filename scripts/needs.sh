@@ -1,0 +1,46 @@
+# Says plainly what is missing, and how to get it. Sourced by hg.
+
+need_dotnet() {
+  local version
+  version=$(dotnet --version 2>/dev/null) || version=""
+  case "$version" in
+  10.*) ;;
+  *)
+    echo "Hour Grid needs the .NET SDK 10 (found: ${version:-none})." >&2
+    echo "Get it from your distribution (package dotnet-sdk-10.0) or from https://dotnet.microsoft.com/download" >&2
+    exit 1
+    ;;
+  esac
+}
+
+need_node() {
+  local version
+  version=$(node --version 2>/dev/null) || version=""
+  if [ -z "$version" ] || ! node -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(a > 20 || (a === 20 && b >= 19) ? 0 : 1)'; then
+    echo "Hour Grid needs Node.js 20.19 or newer, with npm (found: ${version:-none})." >&2
+    echo "Get it from your distribution (packages nodejs and npm) or from https://nodejs.org/en/download" >&2
+    exit 1
+  fi
+  if ! command -v npm >/dev/null; then
+    echo "Hour Grid needs npm, which comes with Node.js (Debian: package npm)." >&2
+    exit 1
+  fi
+}
+
+find_chromium() {
+  command -v chromium || command -v chromium-browser || command -v google-chrome || true
+}
+
+need_chromium() {
+  HG_CHROMIUM=$(find_chromium)
+  if [ -z "$HG_CHROMIUM" ] && command -v apt-get >/dev/null && [ "$(id -u)" = 0 ]; then
+    echo "Installing Chromium for the browser tests …"
+    apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium >/dev/null
+    HG_CHROMIUM=$(find_chromium)
+  fi
+  if [ -z "$HG_CHROMIUM" ]; then
+    echo "The browser tests need Chromium. Install it, as root: apt-get install chromium" >&2
+    exit 1
+  fi
+  export HG_CHROMIUM
+}
