@@ -1,0 +1,233 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Catalogue;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Formats.Tests;
+
+/// <summary>The catalogue reader takes what the format allows, and says where and why it does not.</summary>
+public sealed class CatalogueReaderTests
+{
+    internal const string Small = """
+        { "format": "hour-grid-catalogue", "version": 1, "institution": "Saltmere University",
+          "campuses": [{ "id": "HAR", "name": "Harbour" }, { "id": "KLN", "name": "Kiln" }],
+          "travel": [{ "from": "HAR", "to": "KLN", "minutes": 20 }],
+          "terms": [{ "id": "2027SP", "name": "Spring 2027", "start": "2027-01-13", "end": "2027-05-07",
+            "noClass": [{ "from": "2027-03-08", "to": "2027-03-12", "name": "Recess" }],
+            "parts": [{ "id": "H1", "name": "First half", "start": "2027-01-13", "end": "2027-03-05" }] }],
+          "courses": [{ "id": "TID 210", "subject": "TID", "number": "210", "title": "Tides and Currents", "credits": 4,
+            "prerequisites": { "all": [{ "course": "TID 110", "minGrade": "C" },
+              { "any": [{ "course": "MTH 120" }, { "exam": "Calculus", "minScore": 4 }] }] },
+            "corequisites": ["TID 211"], "restrictions": [{ "kind": "programme", "anyOf": ["Coastal science"] }],
+            "sections": [
+              { "number": "10231", "label": "L02", "term": "2027SP", "component": "lecture", "campus": "HAR",
+                "capacity": 60, "enrolled": 52,
+                "meetings": [{ "days": ["mon", "wed"], "start": "09:30", "end": "10:45", "room": "Harbour 114" }] },
+              { "number": "10240", "term": "2027SP", "component": "lab", "part": "H1", "mode": "hybrid", "campus": "KLN",
+                "linkedTo": ["10231"],
+                "meetings": [{ "days": ["fri"], "start": "14:00", "end": "16:50", "everyWeeks": 2 },
+                  { "days": ["tue"], "start": "08:00", "end": "24:00", "campus": "" }] }] }] }
+        """;
+
+    private static Reading<UniversityCatalogue> Read(string json) => CatalogueJson.Read(Encoding.UTF8.GetBytes(json));
+
+    [Fact]
+    public void A_small_catalogue_is_read_with_its_defaults()
+    {
+        var catalogue = Read(Small).Value;
+        var course = catalogue.Courses.Single();
+        var (lecture, lab) = (course.Sections[0], course.Sections[1]);
+
+        Assert.Equal(new CampusId("HAR"), lecture.Patterns[0].Campus);
+        Assert.Equal(new DateOnly(2027, 1, 13), lecture.Patterns[0].From);
+        Assert.Equal(new DateOnly(2027, 3, 5), lab.Patterns[0].To);
+        Assert.Null(lab.Patterns[1].Campus);
+        Assert.Equal([new RegistrationNumber("10231")], lab.LinkedTo);
+        var all = Assert.IsType<Prerequisite.All>(course.Prerequisites);
+        Assert.Equal(new Prerequisite.CourseTaken(new("TID 110"), "C"), all.Of[0]);
+        Assert.Equal(new Prerequisite.ExamTaken("Calculus", 4), Assert.IsType<Prerequisite.Any>(all.Of[1]).Of[1]);
+    }
+
+    [Fact]
+    public void Weeks_count_from_the_monday_of_the_week_in_which_the_term_starts()
+    {
+        var snapshot = Read(Small).Value.SnapshotOf(new("2027SP"))!;
+        var lecture = snapshot.Find(new RegistrationNumber("10231"))!;
+        var lab = snapshot.Find(new RegistrationNumber("10240"))!;
+
+        // The term starts on a Wednesday: the first Monday is in week 2. The recess is no matter of weeks.
+        Assert.Equal(Enumerable.Range(2, 16), lecture.Meetings[0].Weeks.Weeks());
+        Assert.Equal(Enumerable.Range(1, 17), lecture.Meetings[1].Weeks.Weeks());
+        Assert.Equal([1, 3, 5, 7], lab.Meetings.Single(meeting => meeting.Day == Weekday.Friday).Weeks.Weeks());
+        Assert.Equal(8, lecture.FreeSeats);
+        Assert.Equal(17, snapshot.Term.WeekCount);
+    }
+
+    [Fact]
+    public void Unknown_fields_are_named_and_ignored()
+    {
+        var json = Small.Replace("\"label\": \"L02\"", "\"label\": \"L02\", \"colour\": 3", StringComparison.Ordinal);
+        Assert.Equal(["courses[0].sections[0].colour"], Read(json).IgnoredFields);
+    }
+
+    [Theory]
+    [InlineData(
+        "\"end\": \"10:45\"",
+        "\"end\": \"09:30\"",
+        "courses[0].sections[0].meetings[0].end",
+        "a time after 09:30"
+    )]
+    [InlineData(
+        "\"end\": \"10:45\"",
+        "\"end\": \"1045\"",
+        "courses[0].sections[0].meetings[0].end",
+        "a time such as 09:30"
+    )]
+    [InlineData("\"end\": \"10:45\"", "\"end\": 645", "courses[0].sections[0].meetings[0].end", "text")]
+    [InlineData("\"end\": \"10:45\", ", "", "courses[0].sections[0].meetings[0].end", "a time such as 09:30")]
+    [InlineData(
+        "[\"mon\", \"wed\"]",
+        "[]",
+        "courses[0].sections[0].meetings[0].days",
+        "a list of at least one weekday, mon to sun"
+    )]
+    [InlineData(
+        "[\"mon\", \"wed\"]",
+        "[\"mon\", \"Wed\"]",
+        "courses[0].sections[0].meetings[0].days[1]",
+        "one of mon, tue, wed, thu, fri, sat, sun"
+    )]
+    [InlineData(
+        "\"capacity\": 60",
+        "\"capacity\": -1",
+        "courses[0].sections[0].capacity",
+        "a whole number, 0 to 1000000"
+    )]
+    [InlineData(
+        "\"capacity\": 60",
+        "\"capacity\": 2.5",
+        "courses[0].sections[0].capacity",
+        "a whole number, 0 to 1000000"
+    )]
+    [InlineData(
+        "\"mode\": \"hybrid\"",
+        "\"mode\": \"remote\"",
+        "courses[0].sections[1].mode",
+        "one of inPerson, hybrid, onlineLive, online"
+    )]
+    [InlineData(
+        "\"part\": \"H1\"",
+        "\"part\": \"H9\"",
+        "courses[0].sections[1].part",
+        "the id of one of the parts of 2027SP"
+    )]
+    [InlineData(
+        "[\"10231\"]",
+        "[\"99999\"]",
+        "courses[0].sections[1].linkedTo[0]",
+        "the number of a section of the same course and term"
+    )]
+    [InlineData("[\"10231\"]", "[\"10240\"]", "courses[0].sections[1].linkedTo[0]", "a section of another component")]
+    [InlineData(
+        "\"number\": \"10240\"",
+        "\"number\": \"10231\"",
+        "courses[0].sections[1].number",
+        "each number once in 2027SP"
+    )]
+    [InlineData(
+        "\"campus\": \"KLN\"",
+        "\"campus\": \"XXX\"",
+        "courses[0].sections[1].campus",
+        "the id of one of the campuses"
+    )]
+    [InlineData(
+        "\"everyWeeks\": 2",
+        "\"everyWeeks\": 0",
+        "courses[0].sections[1].meetings[0].everyWeeks",
+        "a whole number, 1 to 64"
+    )]
+    [InlineData(
+        "\"everyWeeks\": 2",
+        "\"from\": \"2026-12-01\"",
+        "courses[0].sections[1].meetings[0].from",
+        "a date in the term, 2027-01-11 or later"
+    )]
+    [InlineData(
+        "\"credits\": 4",
+        "\"credits\": 4.125",
+        "courses[0].credits",
+        "credits from 0 to 100, two decimals at most"
+    )]
+    [InlineData("\"credits\": 4", "\"credits\": { \"min\": 3, \"max\": 2 }", "courses[0].credits.max", "3 or more")]
+    [InlineData(
+        "\"exam\": \"Calculus\", ",
+        "\"exam\": \"Calculus\", \"course\": \"MTH 1\", ",
+        "courses[0].prerequisites.all[1].any[1]",
+        "just one of all, any, course, exam"
+    )]
+    [InlineData(
+        "\"title\": \"Tides and Currents\"",
+        "\"title\": \" \"",
+        "courses[0].title",
+        "text that is not empty"
+    )]
+    [InlineData(
+        "\"end\": \"2027-05-07\"",
+        "\"end\": \"2028-12-31\"",
+        "terms[0].end",
+        "a date within 64 weeks of the start"
+    )]
+    [InlineData("\"end\": \"2027-05-07\"", "\"end\": \"2027-02-30\"", "terms[0].end", "a date such as 2027-01-11")]
+    [InlineData("\"version\": 1", "\"version\": 2", "version", "1, the only version there is")]
+    [InlineData("\"hour-grid-catalogue\"", "\"catalogue\"", "format", "\"hour-grid-catalogue\"")]
+    [InlineData("\"to\": \"KLN\"", "\"to\": \"KLM\"", "travel[0].to", "the id of one of the campuses")]
+    public void What_is_wrong_is_refused_with_its_place(string right, string wrong, string path, string expected)
+    {
+        Assert.Contains(right, Small, StringComparison.Ordinal);
+        var at = Small.IndexOf(right, StringComparison.Ordinal);
+        var refused = Assert.Throws<FormatProblemsException>(() =>
+            Read(Small[..at] + wrong + Small[(at + right.Length)..])
+        );
+        var problem = refused.Problems[0];
+        Assert.Equal((path, expected), (problem.Path, problem.Expected));
+    }
+
+    [Fact]
+    public void All_problems_are_found_in_one_reading()
+    {
+        var json = Small
+            .Replace("\"10:45\"", "\"25:00\"", StringComparison.Ordinal)
+            .Replace("\"hybrid\"", "\"remote\"", StringComparison.Ordinal)
+            .Replace("\"minutes\": 20", "\"minutes\": \"far\"", StringComparison.Ordinal);
+        var refused = Assert.Throws<FormatProblemsException>(() => Read(json));
+        Assert.Equal(
+            ["travel[0].minutes", "courses[0].sections[0].meetings[0].end", "courses[0].sections[1].mode"],
+            refused.Problems.Select(problem => problem.Path)
+        );
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("{")]
+    [InlineData("[1, 2")]
+    [InlineData("not json")]
+    public void What_is_no_json_is_refused(string text) => Assert.Throws<FormatProblemsException>(() => Read(text));
+
+    [Theory]
+    [InlineData("[]")]
+    [InlineData("null")]
+    [InlineData("3")]
+    public void What_is_no_object_is_refused(string text) =>
+        Assert.Equal("an object", Assert.Throws<FormatProblemsException>(() => Read(text)).Problems[0].Expected);
+
+    [Fact]
+    public void Problems_stop_at_a_hundred()
+    {
+        var catalogue = JsonNode.Parse(Small)!;
+        catalogue["campuses"] = new JsonArray([.. Enumerable.Range(0, 500).Select(_ => (JsonNode)3)]);
+        var refused = Assert.Throws<FormatProblemsException>(() => Read(catalogue.ToJsonString()));
+        Assert.Equal(FormatProblemsException.MaxProblems, refused.Problems.Count);
+        Assert.Contains("or more", refused.Message, StringComparison.Ordinal);
+    }
+}

@@ -1,0 +1,159 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using HourGrid.Formats.Asking;
+using HourGrid.Formats.Catalogue;
+using HourGrid.Formats.Json;
+using Json.Schema;
+
+namespace HourGrid.Formats.Tests;
+
+/// <summary>The published schemas and the readers take and refuse the same.</summary>
+public sealed class SchemaTests
+{
+    private static readonly JsonSchema Catalogue = Load("catalogue");
+    private static readonly JsonSchema Ask = Load("ask");
+
+    private static JsonSchema Load(string name) =>
+        JsonSchema.FromText(File.ReadAllText(Repository.PathOf("docs", "formats", $"{name}.schema.json")));
+
+    [Fact]
+    public void The_examples_hold_to_their_schemas()
+    {
+        AssertValid(Catalogue, CatalogueReaderTests.Small);
+        AssertValid(Catalogue, File.ReadAllText(Repository.PathOf("demo", "saltmere.catalogue.json")));
+        AssertValid(Ask, AskJsonTests.Full);
+        foreach (var file in Directory.GetFiles(Repository.PathOf("demo"), "*.ask.json"))
+            AssertValid(Ask, File.ReadAllText(file));
+        AssertValid(
+            Ask,
+            Encoding.UTF8.GetString(AskJson.Write(AskJson.Read(Encoding.UTF8.GetBytes(AskJsonTests.Full)).Value))
+        );
+    }
+
+    /// <summary>
+    /// Every value of an example in turn is replaced by each of these, or taken away; schema and reader must agree.
+    /// What only the reader can know (an end after a start, an id that exists) may be refused by it alone.
+    /// </summary>
+    [Fact]
+    public void Schema_and_reader_agree_on_every_single_change()
+    {
+        JsonNode?[] replacements =
+        [
+            null,
+            true,
+            -1,
+            2.5,
+            1_000_000_000,
+            "",
+            "x",
+            new JsonArray(),
+            new JsonObject(),
+            new JsonArray(7),
+        ];
+        var compared =
+            Compare(Catalogue, CatalogueReaderTests.Small, text => CatalogueJson.Read(text), replacements)
+            + Compare(Ask, AskJsonTests.Full, text => AskJson.Read(text), replacements);
+        Assert.True(compared > 1000);
+    }
+
+    private static int Compare(
+        JsonSchema schema,
+        string example,
+        Action<ReadOnlyMemory<byte>> read,
+        JsonNode?[] replacements
+    )
+    {
+        var compared = 0;
+        foreach (var path in PathsOf(JsonNode.Parse(example)!, []))
+        {
+            foreach (
+                var changed in replacements
+                    .Select(value => Changed(example, path, value))
+                    .Append(Without(example, path))
+            )
+            {
+                var text = changed.ToJsonString();
+                var bySchema = schema.Evaluate(changed).IsValid;
+                var problem = Record.Exception(() => read(Encoding.UTF8.GetBytes(text)));
+                Assert.True(problem is null or FormatProblemsException, $"{string.Join("/", path)}: {problem}");
+                if (!bySchema)
+                    Assert.True(
+                        problem is not null,
+                        $"The schema refuses but the reader takes {string.Join("/", path)} in {text}"
+                    );
+                else if (problem is FormatProblemsException refused)
+                    Assert.All(
+                        refused.Problems,
+                        one => Assert.True(IsBeyondSchema(one), $"The reader refuses but the schema takes: {one}")
+                    );
+                compared++;
+            }
+        }
+        return compared;
+    }
+
+    private static bool IsBeyondSchema(FormatProblem problem) =>
+        problem.Expected.StartsWith("the id of one of", StringComparison.Ordinal)
+        || problem.Expected.StartsWith("the number of a section", StringComparison.Ordinal)
+        || problem.Expected.StartsWith("each ", StringComparison.Ordinal)
+        || problem.Expected.StartsWith("a date ", StringComparison.Ordinal)
+        || problem.Expected.StartsWith("a time after", StringComparison.Ordinal)
+        || problem.Expected.StartsWith("a course that stands in wanted", StringComparison.Ordinal)
+        || problem.Expected.EndsWith("or more", StringComparison.Ordinal)
+        || problem.Path.EndsWith(".minutes", StringComparison.Ordinal)
+        || problem.Path.EndsWith("take.max", StringComparison.Ordinal);
+
+    private static void AssertValid(JsonSchema schema, string json)
+    {
+        var result = schema.Evaluate(JsonNode.Parse(json), new() { OutputFormat = OutputFormat.List });
+        Assert.True(
+            result.IsValid,
+            string.Join(
+                "; ",
+                result
+                    .Details.Where(d => d.HasErrors)
+                    .Select(d => $"{d.InstanceLocation}: {string.Join(", ", d.Errors!.Values)}")
+            )
+        );
+    }
+
+    private static IEnumerable<object[]> PathsOf(JsonNode? node, object[] path)
+    {
+        if (path.Length > 0)
+            yield return path;
+        IEnumerable<(object Step, JsonNode? Child)> children = node switch
+        {
+            JsonObject fields => fields.Select(field => ((object)field.Key, field.Value)),
+            JsonArray items => items.Select((item, i) => ((object)i, item)),
+            _ => [],
+        };
+        foreach (var (step, child) in children)
+        foreach (var below in PathsOf(child, [.. path, step]))
+            yield return below;
+    }
+
+    private static JsonNode Changed(string example, object[] path, JsonNode? value)
+    {
+        var root = JsonNode.Parse(example)!;
+        var parent = Parent(root, path);
+        if (path[^1] is string field)
+            parent[field] = value?.DeepClone();
+        else
+            parent[(int)path[^1]] = value?.DeepClone();
+        return root;
+    }
+
+    private static JsonNode Without(string example, object[] path)
+    {
+        var root = JsonNode.Parse(example)!;
+        var parent = Parent(root, path);
+        if (path[^1] is string field)
+            parent.AsObject().Remove(field);
+        else
+            parent.AsArray().RemoveAt((int)path[^1]);
+        return root;
+    }
+
+    private static JsonNode Parent(JsonNode root, object[] path) =>
+        path.SkipLast(1).Aggregate(root, (node, step) => step is string field ? node[field]! : node[(int)step]!);
+}
