@@ -1,0 +1,86 @@
+using CsCheck;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
+using HourGrid.Core.Measuring;
+using HourGrid.Core.Tests.Drawn;
+using HourGrid.Core.Tests.Plain;
+
+namespace HourGrid.Core.Tests;
+
+public sealed class MeasuresTests
+{
+    private static readonly WeekdaySet Daily = WeekdaySet.Of(Weekdays.All);
+
+    private static readonly Break[] SoftBreaks =
+    [
+        new(Daily, new(new(11 * 60), new(14 * 60)), 40, Strength.RatherNot),
+        new(WeekdaySet.Of(Weekday.Monday), new(new(9 * 60), new(10 * 60)), 60, Strength.RatherNot),
+    ];
+
+    [Fact]
+    public void They_are_those_of_the_definition() =>
+        DrawnWorld.All.Sample(
+            (catalogue, drawn) =>
+            {
+                var ask = drawn with
+                {
+                    Breaks = SoftBreaks,
+                    Campus = drawn.Campus with { Preferred = catalogue.Campuses[0].Id },
+                };
+                var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask));
+                var measures = new Measures(ask);
+                foreach (var walked in walk.Shapes(0, 20))
+                {
+                    var plain = PlainMeasures.Of(
+                        catalogue,
+                        ask,
+                        [
+                            .. walked.Timetable.Bundles.Select(bundle =>
+                                bundle.Sections.Select(s => s.Section).ToList()
+                            ),
+                        ]
+                    );
+                    Assert.Equal(plain, Say(measures.Of(walked.Timetable)));
+                }
+            },
+            iter: 2000
+        );
+
+    [Fact]
+    public void Taken_courses_and_seats_to_spare_are_counted()
+    {
+        var all = DrawnWorld.All.Where(pair =>
+            new TimetableWalk(Problem.Compile(pair.Catalogue.SnapshotOf(pair.Ask.Term)!, pair.Ask)).Total.Timetables
+            > 0
+        );
+        all.Sample(
+            (catalogue, ask) =>
+            {
+                var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask));
+                var timetable = walk.At(0).Timetable;
+                var measured = new Measures(ask).Of(timetable);
+                Assert.Equal(ask.Wanted.Count(wanted => wanted.Role == CourseRole.Must), measured.WantedTaken);
+                Assert.Equal(timetable.Sections.Min(section => section.FreeSeats), measured.SeatsToSpare);
+            },
+            iter: 200
+        );
+    }
+
+    private static string Say(WeekMeasures measures) =>
+        measures.EarliestStart is not { } start || measures.LatestEnd is not { } end
+            ? "no hours"
+            : string.Join(
+                " ",
+                measures.ClassDays,
+                measures.IdleMinutes,
+                start.Value,
+                end.Value,
+                measures.LongestDay,
+                measures.LongestStretch,
+                measures.CampusMovesTenths,
+                measures.SoftMinutes,
+                measures.BreaksMissed,
+                measures.AwayMinutes
+            );
+}

@@ -1,0 +1,91 @@
+using System.Reflection;
+using System.Text.RegularExpressions;
+using HourGrid.Core.Catalogue;
+using HourGrid.Data;
+using HourGrid.Formats.Asking;
+
+namespace HourGrid.Server.Tests;
+
+/// <summary>The arrows of the house point down only.</summary>
+public sealed partial class ArchitectureTests
+{
+    private static readonly Dictionary<string, string[]> MayKnow = new()
+    {
+        ["HourGrid.Core"] = [],
+        ["HourGrid.Formats"] = ["HourGrid.Core"],
+        ["HourGrid.Data"] = ["HourGrid.Core"],
+        ["HourGrid.Server"] = ["HourGrid.Core", "HourGrid.Formats", "HourGrid.Data"],
+        ["HourGrid.Cli"] = ["HourGrid.Core", "HourGrid.Formats", "HourGrid.Data"],
+    };
+
+    private static readonly Assembly[] Assemblies =
+    [
+        typeof(Minute).Assembly,
+        typeof(AskJson).Assembly,
+        typeof(HourGridContext).Assembly,
+        typeof(Program).Assembly,
+        Assembly.Load("HourGrid.Cli"),
+    ];
+
+    [Fact]
+    public void Projects_refer_only_downward()
+    {
+        foreach (var assembly in Assemblies)
+        {
+            var name = assembly.GetName().Name!;
+            var referred = assembly
+                .GetReferencedAssemblies()
+                .Select(other => other.Name!)
+                .Where(other => other.StartsWith("HourGrid.", StringComparison.Ordinal));
+            Assert.Empty(referred.Except(MayKnow[name]));
+        }
+    }
+
+    [Fact]
+    public void Core_knows_nothing_but_the_base_library()
+    {
+        var referred = typeof(Minute).Assembly.GetReferencedAssemblies().Select(other => other.Name!).ToArray();
+        Assert.All(referred, name => Assert.StartsWith("System.", name, StringComparison.Ordinal));
+        Assert.DoesNotContain(
+            referred,
+            name => name is "System.Text.Json" or "System.Net.Http" or "System.Data.Common"
+        );
+    }
+
+    /// <summary>Within Core: the catalogue knows no ask, asks no engine.</summary>
+    [Theory]
+    [InlineData("Catalogue", "Asking", "Engine", "Measuring")]
+    [InlineData("Asking", "Engine", "Measuring")]
+    public void Rooms_of_core_look_only_downward(string room, params string[] above)
+    {
+        foreach (var file in Directory.GetFiles(TestPaths.Repository("src", "HourGrid.Core", room), "*.cs"))
+        {
+            var used = Namespaces().Matches(File.ReadAllText(file)).Select(match => match.Groups[1].Value);
+            Assert.Empty(used.Intersect(above));
+        }
+    }
+
+    /// <summary>A folder of a project is a namespace, so that a name says where to look.</summary>
+    [Fact]
+    public void Namespaces_follow_folders()
+    {
+        var source = TestPaths.Repository("src");
+        foreach (var file in Directory.GetFiles(source, "*.cs", SearchOption.AllDirectories))
+        {
+            var folder = Path.GetRelativePath(source, Path.GetDirectoryName(file)!).Replace('/', '.');
+            if (
+                folder.Contains(".obj", StringComparison.Ordinal) || folder.Contains(".bin", StringComparison.Ordinal)
+            )
+                continue;
+            var declared = Declared().Match(File.ReadAllText(file));
+            if (declared.Success)
+                Assert.Equal(folder, declared.Groups[1].Value);
+        }
+    }
+
+    [GeneratedRegex(@"HourGrid\.Core\.(\w+)")]
+    private static partial Regex Namespaces();
+
+    [GeneratedRegex(@"^namespace ([\w.]+)", RegexOptions.Multiline)]
+    private static partial Regex Declared();
+}

@@ -1,0 +1,112 @@
+using System.Collections.Concurrent;
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.Mvc.Testing.Handlers;
+
+namespace HourGrid.Server.Tests;
+
+/// <summary>The real server on a real SQLite file in a folder of its own, with the sample world.</summary>
+public sealed class RunningServer : IDisposable
+{
+    private readonly DirectoryInfo folder;
+    private readonly ConcurrentDictionary<HttpClient, CookieContainer> jars = [];
+    private WebApplicationFactory<Program> host;
+
+    public RunningServer()
+    {
+        folder = Directory.CreateTempSubdirectory("hour-grid-test-");
+        host = Start();
+    }
+
+    public string DataFolder => folder.FullName;
+
+    /// <summary>A browser of its own: it keeps its cookies.</summary>
+    public HttpClient Browser() => Browser(new CookieContainer());
+
+    /// <summary>A browser that has visited, and so is a student.</summary>
+    public async Task<HttpClient> StudentAsync()
+    {
+        var browser = Browser();
+        (await browser.PostAsync("/api/visit", null)).EnsureSuccessStatusCode();
+        return browser;
+    }
+
+    /// <summary>Stops the server and starts it again on the same folder; gives the same browser after it.</summary>
+    public HttpClient Restart(HttpClient browser)
+    {
+        host.Dispose();
+        host = Start();
+        return Browser(jars[browser]);
+    }
+
+    private HttpClient Browser(CookieContainer jar)
+    {
+        var browser = host.CreateDefaultClient(new CookieContainerHandler(jar));
+        jars[browser] = jar;
+        return browser;
+    }
+
+    public void Dispose()
+    {
+        host.Dispose();
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        folder.Delete(recursive: true);
+    }
+
+    private WebApplicationFactory<Program> Start() =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(web =>
+        {
+            web.UseSetting("DataFolder", folder.FullName);
+            web.UseSetting("FirstCatalogue", TestPaths.Repository("demo", "saltmere.catalogue.json"));
+        });
+}
+
+internal static class Requests
+{
+    public static async Task<JsonNode> JsonAsync(this Task<HttpResponseMessage> sending, int expected = 200)
+    {
+        using var response = await sending;
+        var text = await response.Content.ReadAsStringAsync();
+        Assert.True(expected == (int)response.StatusCode, $"{(int)response.StatusCode}: {text}");
+        if (expected >= 400)
+            Assert.Equal("application/problem+json", response.Content.Headers.ContentType?.MediaType);
+        return JsonNode.Parse(text)!;
+    }
+
+    public static Task<JsonNode> OpenSketchAsync(this HttpClient browser, string term = "2027SP") =>
+        browser.PostAsync($"/api/terms/{term}/sketch", null).JsonAsync();
+
+    public static Task<HttpResponseMessage> SaveAsync(this HttpClient browser, JsonNode sketch, JsonNode ask) =>
+        browser.PutAsJsonAsync(
+            $"/api/sketches/{sketch["id"]}",
+            new JsonObject
+            {
+                ["version"] = sketch["version"]!.DeepClone(),
+                ["ask"] = ask.DeepClone(),
+                ["held"] = new JsonArray(),
+            }
+        );
+
+    public static Task<HttpResponseMessage> StepAsync(this HttpClient browser, JsonNode sketch, string direction) =>
+        browser.PostAsJsonAsync(
+            $"/api/sketches/{sketch["id"]}/{direction}",
+            new JsonObject { ["version"] = sketch["version"]!.DeepClone(), ["held"] = new JsonArray() }
+        );
+
+    public static JsonNode AskFor(params string[] courses) =>
+        new JsonObject
+        {
+            ["format"] = "hour-grid-ask",
+            ["version"] = 1,
+            ["term"] = "2027SP",
+            ["wanted"] = new JsonArray([.. courses.Select(course => new JsonObject { ["course"] = course })]),
+        };
+
+    public static string[] Courses(this JsonNode sketch) =>
+        [.. sketch["ask"]!["wanted"]!.AsArray().Select(wanted => wanted!["course"]!.GetValue<string>())];
+
+    public static StringContent Body(string text) => new(text, System.Text.Encoding.UTF8, "application/json");
+}

@@ -1,0 +1,199 @@
+using System.Globalization;
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace HourGrid.Server.Tests;
+
+public sealed class SketchTests(RunningServer server) : IClassFixture<RunningServer>
+{
+    [Fact]
+    public async Task What_was_shown_as_saved_survives_a_restart_and_so_does_who_the_student_is()
+    {
+        using var own = new RunningServer();
+        var student = await own.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        var saved = await student.SaveAsync(sketch, Requests.AskFor("TID 210", "ACO 220")).JsonAsync();
+        Assert.True(long.Parse(saved["answer"]!["timetables"]!.GetValue<string>(), CultureInfo.InvariantCulture) > 0);
+
+        var after = own.Restart(student);
+        var again = await after.OpenSketchAsync();
+        Assert.Equal(sketch["id"]!.GetValue<string>(), again["id"]!.GetValue<string>());
+        Assert.Equal(["TID 210", "ACO 220"], again.Courses());
+        Assert.True(again["canUndo"]!.GetValue<bool>());
+    }
+
+    [Fact]
+    public async Task A_second_visit_opens_the_same_sketch()
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        await student.SaveAsync(sketch, Requests.AskFor("LOG 118")).JsonAsync();
+
+        var visit = await student.PostAsync("/api/visit", null).JsonAsync();
+        Assert.False(visit["isNew"]!.GetValue<bool>());
+        var again = await student.OpenSketchAsync();
+        Assert.Equal(sketch["id"]!.GetValue<string>(), again["id"]!.GetValue<string>());
+        Assert.Equal(["LOG 118"], again.Courses());
+        Assert.NotEqual(
+            sketch["id"]!.GetValue<string>(),
+            (await student.OpenSketchAsync("2026AU"))["id"]!.GetValue<string>()
+        );
+    }
+
+    [Fact]
+    public async Task One_students_sketch_cannot_be_reached_by_another()
+    {
+        var owner = await server.StudentAsync();
+        var stranger = await server.StudentAsync();
+        var sketch = await owner.OpenSketchAsync();
+
+        await stranger.SaveAsync(sketch, Requests.AskFor("TID 210")).JsonAsync(404);
+        await stranger.StepAsync(sketch, "undo").JsonAsync(404);
+        Assert.NotEqual(
+            sketch["id"]!.GetValue<string>(),
+            (await stranger.OpenSketchAsync())["id"]!.GetValue<string>()
+        );
+        Assert.Empty((await owner.OpenSketchAsync()).Courses());
+    }
+
+    [Fact]
+    public async Task Without_a_visit_nothing_is_given()
+    {
+        var nobody = server.Browser();
+        foreach (var path in new[] { "/api/terms/2027SP/sketch", "/api/answers", "/api/answers/timetables" })
+            Assert.Equal(HttpStatusCode.Unauthorized, (await nobody.PostAsync(path, Requests.Body("{}"))).StatusCode);
+    }
+
+    [Fact]
+    public async Task A_change_to_an_older_version_is_refused_and_gives_the_newer_sketch()
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        await student.SaveAsync(sketch, Requests.AskFor("TID 210")).JsonAsync();
+
+        var stale = await student.SaveAsync(sketch, Requests.AskFor("ACO 220")).JsonAsync(409);
+        Assert.Equal(["TID 210"], stale["sketch"]!.Courses());
+        Assert.Equal(["TID 210"], (await student.OpenSketchAsync()).Courses());
+    }
+
+    [Fact]
+    public async Task Changes_sent_at_the_same_time_are_saved_once_and_never_lost_in_silence()
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        string[] courses = ["TID 210", "ACO 220", "CAR 305", "LOG 118", "MTH 120", "WRT 101"];
+        var answers = await Task.WhenAll(
+            courses.Select(course => student.SaveAsync(sketch, Requests.AskFor(course)))
+        );
+        var saved = answers.Single(answer => answer.StatusCode == HttpStatusCode.OK);
+        Assert.All(
+            answers.Where(answer => answer != saved),
+            one => Assert.Equal(HttpStatusCode.Conflict, one.StatusCode)
+        );
+        var kept = JsonNode.Parse(await saved.Content.ReadAsStringAsync())!["sketch"]!;
+        Assert.Equal(kept.Courses(), (await student.OpenSketchAsync()).Courses());
+    }
+
+    [Fact]
+    public async Task Undo_and_redo_go_step_by_step_and_a_new_change_drops_what_could_be_redone()
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        Assert.False(sketch["canUndo"]!.GetValue<bool>());
+        foreach (var ask in new[] { Requests.AskFor("TID 210"), Requests.AskFor("TID 210", "ACO 220") })
+            sketch = (await student.SaveAsync(sketch, ask).JsonAsync())["sketch"]!;
+
+        sketch = (await student.StepAsync(sketch, "undo").JsonAsync())["sketch"]!;
+        Assert.Equal(["TID 210"], sketch.Courses());
+        sketch = (await student.StepAsync(sketch, "undo").JsonAsync())["sketch"]!;
+        Assert.Empty(sketch.Courses());
+        Assert.False(sketch["canUndo"]!.GetValue<bool>());
+        sketch = (await student.StepAsync(sketch, "undo").JsonAsync())["sketch"]!;
+        Assert.Empty(sketch.Courses());
+
+        sketch = (await student.StepAsync(sketch, "redo").JsonAsync())["sketch"]!;
+        Assert.Equal(["TID 210"], sketch.Courses());
+        Assert.True(sketch["canRedo"]!.GetValue<bool>());
+        sketch = (await student.SaveAsync(sketch, Requests.AskFor("LOG 118")).JsonAsync())["sketch"]!;
+        Assert.False(sketch["canRedo"]!.GetValue<bool>());
+        sketch = (await student.StepAsync(sketch, "redo").JsonAsync())["sketch"]!;
+        Assert.Equal(["LOG 118"], sketch.Courses());
+    }
+
+    [Fact]
+    public async Task What_cannot_be_answered_is_not_saved()
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        var problem = await student.SaveAsync(sketch, Requests.AskFor("XXX 999")).JsonAsync(422);
+        Assert.Equal("wanted[0].course", problem["path"]!.GetValue<string>());
+        Assert.Contains("XXX 999", problem["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+
+        var otherTerm = Requests.AskFor("TID 210");
+        otherTerm["term"] = "2026AU";
+        await student.SaveAsync(sketch, otherTerm).JsonAsync(422);
+        var again = await student.OpenSketchAsync();
+        Assert.Empty(again.Courses());
+        Assert.Equal(sketch["version"]!.GetValue<long>(), again["version"]!.GetValue<long>());
+    }
+
+    [Theory]
+    [InlineData("", 400, null)]
+    [InlineData("{", 400, null)]
+    [InlineData("[]", 400, "ask")]
+    [InlineData("{}", 400, "ask")]
+    [InlineData("""{ "version": 1, "ask": 3 }""", 400, "ask")]
+    [InlineData(
+        """{ "version": 1, "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [{ "course": 1 }] } }""",
+        400,
+        "ask.wanted[0].course"
+    )]
+    [InlineData(
+        """{ "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [] } }""",
+        400,
+        "version"
+    )]
+    [InlineData(
+        """{ "version": "1", "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [] } }""",
+        400,
+        "version"
+    )]
+    public async Task Bad_input_is_refused_with_its_place(string body, int status, string? path)
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        var problem = await student.PutAsync($"/api/sketches/{sketch["id"]}", Requests.Body(body)).JsonAsync(status);
+        if (path is not null)
+            Assert.Equal(path, problem["problems"]![0]!["path"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task Another_sites_page_cannot_change_anything()
+    {
+        var student = await server.StudentAsync();
+        student.DefaultRequestHeaders.Add("Sec-Fetch-Site", "cross-site");
+        await student.PostAsync("/api/terms/2027SP/sketch", null).JsonAsync(403);
+    }
+
+    [Fact]
+    public async Task A_text_is_kept_as_it_was_typed()
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        const string Label = "<script>alert(1)</script> \u00e9\u4e2d \"'&";
+        var ask = Requests.AskFor("TID 210");
+        ask["timeBlocks"] = new JsonArray(
+            new JsonObject
+            {
+                ["days"] = new JsonArray("tue"),
+                ["start"] = "08:00",
+                ["end"] = "09:00",
+                ["label"] = Label,
+            }
+        );
+        await student.SaveAsync(sketch, ask).JsonAsync();
+        var again = await student.OpenSketchAsync();
+        Assert.Equal(Label, again["ask"]!["timeBlocks"]![0]!["label"]!.GetValue<string>());
+    }
+}
