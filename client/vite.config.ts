@@ -12,5 +12,5 @@ export default defineConfig({
     // The content security policy allows no inline data but images; keep every font a file.
     assetsInlineLimit: 0,
   },
-  test: { environment: 'happy-dom', include: ['src/**/*.test.{ts,tsx}'] },
+  test: { include: ['src/**/*.test.{ts,tsx}'] },
 });

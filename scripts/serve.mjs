@@ -4,7 +4,11 @@ import { mkdirSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 
 const { values } = parseArgs({
-  options: { port: { type: 'string' }, data: { type: 'string' }, announce: { type: 'boolean', default: false } },
+  options: {
+    port: { type: 'string' },
+    data: { type: 'string' },
+    announce: { type: 'boolean', default: false },
+  },
 });
 const root = process.env.HG_ROOT;
 const address = `http://127.0.0.1:${values.port}`;

@@ -59,6 +59,7 @@ public sealed class RunningServer : IDisposable
     private WebApplicationFactory<Program> Start() =>
         new WebApplicationFactory<Program>().WithWebHostBuilder(web =>
         {
+            web.UseSetting("Logging:LogLevel:Default", "Warning");
             web.UseSetting("DataFolder", folder.FullName);
             web.UseSetting("FirstCatalogue", TestPaths.Repository("demo", "saltmere.catalogue.json"));
         });

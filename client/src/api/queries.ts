@@ -62,7 +62,8 @@ export const answerQuery = (ask: Ask, held: () => string[]) =>
     queryKey: ['answer', keyOf(ask)],
     queryFn: async ({ signal }) => {
       const saved = await answersOfSaves.get(keyOf(ask));
-      const answer = saved ?? (await call(http.POST('/api/answers', { body: { ask, held: held() }, signal })));
+      const answer =
+        saved ?? (await call(http.POST('/api/answers', { body: { ask, held: held() }, signal })));
       return { ask, key: keyOf(ask), answer };
     },
     placeholderData: keepPreviousData,

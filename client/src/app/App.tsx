@@ -23,7 +23,11 @@ function Shell() {
     <div className="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
       <TopBar />
       {visit.isError ? (
-        <Failure what="Hour Grid did not answer." problem={visit.error} onRetry={() => void visit.refetch()} />
+        <Failure
+          what="Hour Grid did not answer."
+          problem={visit.error}
+          onRetry={() => void visit.refetch()}
+        />
       ) : visit.data ? (
         <Outlet />
       ) : (
@@ -36,7 +40,13 @@ function Shell() {
 function LatestTerm() {
   const terms = useQuery(termsQuery);
   if (terms.isError)
-    return <Failure what="The terms could not be read." problem={terms.error} onRetry={() => void terms.refetch()} />;
+    return (
+      <Failure
+        what="The terms could not be read."
+        problem={terms.error}
+        onRetry={() => void terms.refetch()}
+      />
+    );
   if (!terms.data) return <Loading />;
   const latest = terms.data.terms[0];
   if (!latest)

@@ -79,12 +79,18 @@ export function HourGrid(props: Props) {
                     leavesNone={leavesNone}
                     onMoveStart={(event) => startMove(event, index)}
                     onStretchStart={(event, edge) => startStretch(event, index, edge)}
-                    onChange={(next) => onBlocks(next ? blocks.with(index, next) : blocks.toSpliced(index, 1))}
+                    onChange={(next) =>
+                      onBlocks(next ? blocks.with(index, next) : blocks.toSpliced(index, 1))
+                    }
                     onOpen={() => onOpenBlock(index)}
                   />
                 ) : null,
               )}
-              <DayClasses axis={axis} classes={classes.filter((one) => one.day === day)} weekCount={weekCount} />
+              <DayClasses
+                axis={axis}
+                classes={classes.filter((one) => one.day === day)}
+                weekCount={weekCount}
+              />
             </div>
           ))}
         </div>

@@ -32,12 +32,16 @@ export function sharesOfDay(classes: readonly GridClass[], weekCount: number): M
   const shares = new Map(classes.map((one) => [one.key, naturalShare(one.weeks, weekCount)]));
   for (const cluster of clustersByHours(classes)) {
     const collides = cluster.some((one, i) =>
-      cluster.slice(i + 1).some((other) => atOnce(one, other) && meet(shares.get(one.key)!, shares.get(other.key)!)),
+      cluster
+        .slice(i + 1)
+        .some((other) => atOnce(one, other) && meet(shares.get(one.key)!, shares.get(other.key)!)),
     );
     if (!collides) continue;
     cluster
       .toSorted((a, b) => (a.weeks[0] ?? 0) - (b.weeks[0] ?? 0) || a.start - b.start)
-      .forEach((one, lane) => shares.set(one.key, { top: lane / cluster.length, height: 1 / cluster.length }));
+      .forEach((one, lane) =>
+        shares.set(one.key, { top: lane / cluster.length, height: 1 / cluster.length }),
+      );
   }
   return shares;
 }

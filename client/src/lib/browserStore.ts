@@ -22,5 +22,9 @@ export function isTexts(value: unknown): value is string[] {
 }
 
 export function isNumbersByName(value: unknown): value is Record<string, number> {
-  return typeof value === 'object' && value !== null && Object.values(value).every((item) => typeof item === 'number');
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    Object.values(value).every((item) => typeof item === 'number')
+  );
 }

@@ -3,7 +3,7 @@ export type Count = string;
 
 /** Digits grouped by thousands: 8,214,331. */
 export function sayCount(count: Count | bigint | number): string {
-  return BigInt(count).toLocaleString('en');
+  return String(count).replace(/\B(?=(\d{3})+$)/g, ',');
 }
 
 /** "1 timetable", "412 timetables". */

@@ -22,7 +22,11 @@ export function Menu({ trigger, children }: { trigger: ReactNode; children: Reac
   );
 }
 
-type ChoiceProps = { value: string; choices: { value: string; label: string }[]; onChoose: (value: string) => void };
+type ChoiceProps = {
+  value: string;
+  choices: { value: string; label: string }[];
+  onChoose: (value: string) => void;
+};
 
 export function MenuChoice({ value, choices, onChoose }: ChoiceProps) {
   return (

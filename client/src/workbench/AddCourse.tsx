@@ -1,20 +1,25 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Command } from 'cmdk';
-import { type Ref, useEffect, useState } from 'react';
+import { type Ref, useRef, useState } from 'react';
 import type { CourseBrief } from '@/api/client';
 import { suggestionsQuery } from '@/api/queries';
 import { countOf } from '@/lib/count';
 import { sayCredits } from './credits';
 
-type Props = { term: string; wanted: readonly string[]; onAdd: (course: string) => void; inputRef: Ref<HTMLInputElement> };
+type Props = {
+  term: string;
+  wanted: readonly string[];
+  onAdd: (course: string) => void;
+  inputRef: Ref<HTMLInputElement>;
+};
 
 /** Adds a course by its code or by words of its title. */
 export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
+  const client = useQueryClient();
   const [typed, setTyped] = useState('');
+  const typedNow = useRef('');
   const [open, setOpen] = useState(false);
   const [pointedAt, setPointedAt] = useState('');
-  /** What stood in the field when Enter was pressed before its suggestions had come. */
-  const [hurried, setHurried] = useState<string | null>(null);
   const asked = typed.trim();
   const found = useQuery(suggestionsQuery(term, asked));
   const fresh = found.isSuccess && !found.isPlaceholderData;
@@ -25,16 +30,23 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
   const best = addable[0];
   const selected = courses.some((course) => course.id === pointedAt) ? pointedAt : (best?.id ?? '');
 
-  const add = (course: string) => {
-    onAdd(course);
-    setTyped('');
-    setHurried(null);
+  const type = (text: string) => {
+    typedNow.current = text;
+    setTyped(text);
+    setPointedAt('');
   };
 
-  if (hurried !== null && hurried !== asked) setHurried(null);
-  useEffect(() => {
-    if (hurried === asked && fresh && best) add(best.id);
-  });
+  const add = (course: string) => {
+    onAdd(course);
+    type('');
+  };
+
+  /** Enter came before the suggestions: the course is added when they do, unless one has typed on. */
+  const addWhenFound = async () => {
+    const coming = await client.query(suggestionsQuery(term, asked)).catch(() => null);
+    const first = coming?.courses.find((course) => !wanted.includes(course.id));
+    if (first && typedNow.current.trim() === asked) add(first.id);
+  };
 
   return (
     <Command
@@ -49,12 +61,12 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
       }}
       onKeyDown={(event) => {
         if (event.key === 'Escape') {
-          setTyped('');
+          type('');
           setOpen(false);
         }
         if (event.key === 'Enter' && asked !== '' && !fresh) {
           event.preventDefault();
-          setHurried(asked);
+          void addWhenFound();
         }
       }}
     >
@@ -62,8 +74,7 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
         ref={inputRef}
         value={typed}
         onValueChange={(text) => {
-          setTyped(text);
-          setPointedAt('');
+          type(text);
           setOpen(true);
         }}
         onFocus={() => setOpen(true)}

@@ -72,7 +72,9 @@ export function Asking(props: Props) {
         onRemove={(index) => change((now) => setBlocks(now, now.timeBlocks.toSpliced(index, 1)))}
       />
       {ask.timeBlocks.length === 0 && (
-        <p className="py-1.5 text-12 text-mute max-md:hidden">Drag along a day on the grid, or type the hours.</p>
+        <p className="py-1.5 text-12 text-mute max-md:hidden">
+          Drag along a day on the grid, or type the hours.
+        </p>
       )}
       <button
         type="button"
@@ -103,7 +105,9 @@ function Heading({ name, aside }: { name: string; aside: string }) {
 }
 
 function sayTakenCredits(wanted: Sketch['ask']['wanted'], sections: Sections): string {
-  const taken = wanted.filter((one) => one.role !== 'setAside').flatMap((one) => sections.courses.get(one.course) ?? []);
+  const taken = wanted
+    .filter((one) => one.role !== 'setAside')
+    .flatMap((one) => sections.courses.get(one.course) ?? []);
   if (taken.length === 0) return '';
   const min = taken.reduce((sum, course) => sum + course.minCredits, 0);
   const max = taken.reduce((sum, course) => sum + course.maxCredits, 0);

@@ -1,4 +1,4 @@
-import { type FormEvent, useId, useState } from 'react';
+import { type SyntheticEvent, useId, useState } from 'react';
 import type { TimeBlock } from '@/api/client';
 import { hoursOfBlock, newBlock } from '@/grid/blocks';
 import { type Day, days, daysOf, fullDay, shortDay } from '@/lib/days';
@@ -31,10 +31,15 @@ export function BlockForm({ block, onSave, onRemove, onClose }: Props) {
   const wrong = {
     days: chosen.length === 0 ? 'Choose at least one day.' : null,
     from: start === null ? 'Type a time such as 9:30.' : null,
-    to: end === null ? 'Type a time such as 12:00.' : start !== null && end <= start ? 'The end must come after the start.' : null,
+    to:
+      end === null
+        ? 'Type a time such as 12:00.'
+        : start !== null && end <= start
+          ? 'The end must come after the start.'
+          : null,
   };
 
-  const submit = (event: FormEvent) => {
+  const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     setTried(true);
     if (start === null || end === null || wrong.days || wrong.to) return;
@@ -68,7 +73,13 @@ export function BlockForm({ block, onSave, onRemove, onClose }: Props) {
           <Complaint id={`${id}-days`} text={tried ? wrong.days : null} />
         </fieldset>
         <div className="grid grid-cols-2 gap-3">
-          <TimeField id={`${id}-from`} label="From" value={from} onChange={setFrom} wrong={tried ? wrong.from : null} />
+          <TimeField
+            id={`${id}-from`}
+            label="From"
+            value={from}
+            onChange={setFrom}
+            wrong={tried ? wrong.from : null}
+          />
           <TimeField id={`${id}-to`} label="To" value={to} onChange={setTo} wrong={tried ? wrong.to : null} />
         </div>
         <label className="flex flex-col gap-1 text-12 text-mute">

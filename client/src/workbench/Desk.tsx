@@ -41,7 +41,9 @@ export function Desk({ term, sketch }: Props) {
 
   const axis = useMemo(() => {
     const all = classesOf([...sections.byNumber.values()]);
-    const blocks = ask.timeBlocks.flatMap((block) => daysOf(block.days).map((day) => ({ day, ...hoursOfBlock(block) })));
+    const blocks = ask.timeBlocks.flatMap((block) =>
+      daysOf(block.days).map((day) => ({ day, ...hoursOfBlock(block) })),
+    );
     return axisFor([...all, ...blocks]);
   }, [sections, ask.timeBlocks]);
 
@@ -120,7 +122,9 @@ export function Desk({ term, sketch }: Props) {
         <BlockForm
           block={openBlock === 'new' ? null : (ask.timeBlocks[openBlock] ?? null)}
           onSave={(block) =>
-            keepBlocks(openBlock === 'new' ? [...ask.timeBlocks, block] : ask.timeBlocks.with(openBlock, block))
+            keepBlocks(
+              openBlock === 'new' ? [...ask.timeBlocks, block] : ask.timeBlocks.with(openBlock, block),
+            )
           }
           onRemove={openBlock === 'new' ? null : () => keepBlocks(ask.timeBlocks.toSpliced(openBlock, 1))}
           onClose={() => setOpenBlock(null)}

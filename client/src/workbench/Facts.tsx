@@ -58,7 +58,8 @@ function factsOf({ measures, credits }: Walked): Fact[] {
     { name: 'with class', value: countOf(measures.classDays, 'day') },
     {
       name: 'first to last',
-      value: earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours',
+      value:
+        earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours',
     },
     { name: 'idle a week', value: sayLength(measures.idleMinutes) },
     { name: 'campus moves a week', value: sayTenths(measures.campusMovesTenths) },

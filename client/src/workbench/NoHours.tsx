@@ -33,5 +33,7 @@ export function NoHours({ sections }: { sections: readonly PlacedSection[] }) {
 }
 
 function sayMode(mode: string): string {
-  return { inPerson: 'in person', hybrid: 'hybrid', onlineLive: 'live online', online: 'online' }[mode] ?? mode;
+  return (
+    { inPerson: 'in person', hybrid: 'hybrid', onlineLive: 'live online', online: 'online' }[mode] ?? mode
+  );
 }

@@ -8,12 +8,10 @@ import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';
 import { countOf, sayCount } from '@/lib/count';
 import { minuteOf, sayHours, sayLength } from '@/lib/time';
+import { windowAround } from './reelWindow';
 import { placed, type Sections } from './useSections';
 
 const cardWidth = 166;
-/** Cards laid along the reel at once: more would outgrow what a browser can scroll. */
-const mostCards = 50_000n;
-
 type Props = {
   ask: Ask;
   answer: Answer;
@@ -51,7 +49,8 @@ export function Reel({ ask, answer, inView, sections, axis, weekCount, onGo }: P
       new Map(
         results.flatMap(
           (result, i) =>
-            result.data?.map((one, j) => [String(pages[i]! * BigInt(pageSize) + BigInt(j)), one] as const) ?? [],
+            result.data?.map((one, j) => [String(pages[i]! * BigInt(pageSize) + BigInt(j)), one] as const) ??
+            [],
         ),
       ),
   });
@@ -90,20 +89,12 @@ export function Reel({ ask, answer, inView, sections, axis, weekCount, onGo }: P
       </div>
       {window.count < total && (
         <p className="absolute right-3 bottom-0.5 bg-paper px-1 text-11 text-mute">
-          week shapes {sayCount(window.first + 1n)} to {sayCount(window.first + window.count)} of {sayCount(total)}
+          week shapes {sayCount(window.first + 1n)} to {sayCount(window.first + window.count)} of{' '}
+          {sayCount(total)}
         </p>
       )}
     </section>
   );
-}
-
-/** The stretch of week shapes on the reel: all of them, or as many as fit around the one in view. */
-export function windowAround(shape: bigint, total: bigint): { first: bigint; count: bigint } {
-  if (total <= mostCards) return { first: 0n, count: total };
-  // Whole steps, so that walking does not move the window under the student.
-  const half = mostCards / 2n;
-  const first = (shape / half) * half - half / 2n;
-  return { first: first < 0n ? 0n : first > total - mostCards ? total - mostCards : first, count: mostCards };
 }
 
 type CardProps = {
@@ -129,11 +120,17 @@ function Card({ number, shape, isInView, sections, axis, weekCount, onChoose }: 
     >
       <span className="mb-1 flex w-full justify-between text-12">
         <span className="font-heavy">Shape {sayCount(number + 1n)}</span>
-        {shape && BigInt(shape.alike) > 1n && <span className="text-mute">{sayCount(shape.alike)} alike</span>}
+        {shape && BigInt(shape.alike) > 1n && (
+          <span className="text-mute">{sayCount(shape.alike)} alike</span>
+        )}
       </span>
       {shape && (
         <>
-          <WeekPicture axis={axis} classes={classesOf(placed(sections, shape.sections))} weekCount={weekCount} />
+          <WeekPicture
+            axis={axis}
+            classes={classesOf(placed(sections, shape.sections))}
+            weekCount={weekCount}
+          />
           <span className="mt-auto block w-full text-11 leading-snug text-mute">
             {sayCardFacts(shape).map((line) => (
               <span key={line} className="block truncate">

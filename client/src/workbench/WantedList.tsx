@@ -63,7 +63,9 @@ export function WantedList({ wanted, answer, sections, colours, onRole, onRemove
                 </Menu>
               </div>
               <div className="flex justify-between gap-2 text-12 text-mute">
-                <span className={inPlay && !aside && inPlay.sectionsInPlay === 0 ? 'font-strong text-brick' : ''}>
+                <span
+                  className={inPlay && !aside && inPlay.sectionsInPlay === 0 ? 'font-strong text-brick' : ''}
+                >
                   {inPlay && sayInPlay(inPlay.sectionsInPlay, inPlay.sections, aside)}
                 </span>
                 <span>{course && sayCredits(course.minCredits, course.maxCredits)}</span>

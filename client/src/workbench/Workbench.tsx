@@ -13,9 +13,17 @@ export function Workbench() {
 
   const failed = [terms, sketch].find((query) => query.isError);
   if (failed?.error)
-    return <Failure what="Your sketch could not be opened." problem={failed.error} onRetry={() => void failed.refetch()} />;
+    return (
+      <Failure
+        what="Your sketch could not be opened."
+        problem={failed.error}
+        onRetry={() => void failed.refetch()}
+      />
+    );
   if (terms.data && !term)
-    return <Failure what="There is no such term." problem={new Error(`The catalogue has no term “${termId}”.`)} />;
+    return (
+      <Failure what="There is no such term." problem={new Error(`The catalogue has no term “${termId}”.`)} />
+    );
   if (!term || !sketch.data) return <Loading />;
   return <Desk key={sketch.data.id} term={term} sketch={sketch.data} />;
 }

@@ -17,7 +17,10 @@ export function useSections(term: string, colours: Map<string, Colour>): Section
       courses: new Map(loaded.map((course) => [course.id, course])),
       byNumber: new Map(
         loaded.flatMap((course) =>
-          course.sections.map((section) => [section.number, { course, section, colour: colours.get(course.id) ?? 1 }]),
+          course.sections.map((section) => [
+            section.number,
+            { course, section, colour: colours.get(course.id) ?? 1 },
+          ]),
         ),
       ),
     }),

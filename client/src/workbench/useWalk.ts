@@ -60,7 +60,8 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     if (!settled || total === 0n) return;
     const last = (total - 1n) / BigInt(pageSize);
     for (const near of [page, page + 1n, page - 1n])
-      if (near >= 0n && near <= last) void client.prefetchQuery(pageQuery('timetables', settled.ask, near));
+      if (near >= 0n && near <= last)
+        client.query(pageQuery('timetables', settled.ask, near)).catch(() => undefined);
   }, [client, settled, page, total]);
 
   const go = (target: bigint) => {
@@ -74,14 +75,15 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     // Look-alikes follow one another, so the next shape starts where this one's end; the one before is a step into
     // it and back to its own first.
     const start = BigInt(inView.number) - BigInt(inView.alikeNumber);
-    if (by === 1) go(start + BigInt(inView.alike) < total ? start + BigInt(inView.alike) : BigInt(inView.number));
+    if (by === 1)
+      go(start + BigInt(inView.alike) < total ? start + BigInt(inView.alike) : BigInt(inView.number));
     else if (BigInt(inView.alikeNumber) > 0n || start === 0n) go(start);
     else void goBefore(start);
   };
 
   const goBefore = async (start: bigint) => {
     const at = start - 1n;
-    const entries = await client.fetchQuery(pageQuery('timetables', settled!.ask, at / BigInt(pageSize)));
+    const entries = await client.query(pageQuery('timetables', settled!.ask, at / BigInt(pageSize)));
     const before = entries[Number(at % BigInt(pageSize))];
     if (before) go(at - BigInt(before.alikeNumber));
   };

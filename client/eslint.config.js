@@ -1,0 +1,50 @@
+import jsxA11y from 'eslint-plugin-jsx-a11y';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** A place may use the rooms below it, never another place. */
+const rooms = {
+  lib: [],
+  api: ['lib'],
+  ui: ['lib'],
+  grid: ['lib', 'api', 'ui'],
+  workbench: ['lib', 'api', 'ui', 'grid'],
+};
+
+const arrows = Object.entries(rooms).map(([room, below]) => ({
+  files: [`src/${room}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: [...Object.keys(rooms), 'app']
+              .filter((other) => !below.includes(other))
+              .map((other) => `@/${other}/*`),
+            message: `src/${room} may use only: ${below.join(', ') || 'nothing above it'}.`,
+          },
+          { group: ['../*'], message: 'Name another room by @/room.' },
+        ],
+      },
+    ],
+  },
+}));
+
+export default tseslint.config(
+  { ignores: ['src/api/schema.gen.ts'] },
+  ...tseslint.configs.strictTypeChecked,
+  reactHooks.configs.flat.recommended,
+  jsxA11y.flatConfigs.recommended,
+  {
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      // We do not compile with the React Compiler; what it would skip is no fault.
+      'react-hooks/incompatible-library': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+    },
+  },
+  ...arrows,
+);

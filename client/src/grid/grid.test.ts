@@ -1,0 +1,92 @@
+import { describe, expect, it } from 'vitest';
+import type { Course, Section } from '@/api/client';
+import { along, axisFor, hoursOf } from './axis';
+import { drawn, moved, newBlock, onDaysShifted, sayBlock, stretched } from './blocks';
+import { classesOf, type GridClass } from './classes';
+import { sharesOfDay } from './shares';
+
+const weekCount = 17;
+const weeks = (from: number, to: number, step = 1) =>
+  Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, i) => from + i * step);
+
+function aClass(key: string, start: number, end: number, some: number[]): GridClass {
+  const section = { number: key, label: key, component: 'lecture', meetings: [] } as unknown as Section;
+  const course = { id: 'TID 210', title: '', sections: [section] } as unknown as Course;
+  return { key, day: 'mon', start, end, weeks: some, room: '', course, section, colour: 1 };
+}
+
+describe('shares of the band', () => {
+  it('gives whole-term classes all of it, also when the first or last week lacks the day', () => {
+    const shares = sharesOfDay(
+      [aClass('a', 540, 600, weeks(1, 17)), aClass('b', 600, 660, weeks(2, 16))],
+      weekCount,
+    );
+    expect([...shares.values()]).toEqual([
+      { top: 0, height: 1 },
+      { top: 0, height: 1 },
+    ]);
+  });
+
+  it('sets the halves of the term above each other', () => {
+    const shares = sharesOfDay(
+      [aClass('a', 540, 600, weeks(1, 8)), aClass('b', 540, 600, weeks(10, 17))],
+      weekCount,
+    );
+    expect(shares.get('a')).toEqual({ top: 0, height: 0.5 });
+    expect(shares.get('b')).toEqual({ top: 0.5, height: 0.5 });
+  });
+
+  it('never draws classes at the same hours over each other', () => {
+    const classes = [
+      aClass('a', 540, 600, weeks(1, 17, 2)),
+      aClass('b', 540, 600, weeks(2, 16, 4)),
+      aClass('c', 570, 630, weeks(4, 16, 4)),
+      aClass('d', 700, 760, weeks(1, 8)),
+    ];
+    const shares = sharesOfDay(classes, weekCount);
+    for (const one of classes)
+      for (const other of classes) {
+        if (one === other || one.start >= other.end || other.start >= one.end) continue;
+        const [a, b] = [shares.get(one.key)!, shares.get(other.key)!];
+        expect(a.top + a.height <= b.top + 1e-9 || b.top + b.height <= a.top + 1e-9).toBe(true);
+      }
+    expect(shares.get('d')).toEqual({ top: 0, height: 0.5 });
+  });
+});
+
+describe('the axis', () => {
+  it('is the usual week unless something lies outside', () => {
+    expect(axisFor([])).toEqual({ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: 480, to: 1200 });
+    const wide = axisFor([{ day: 'sat', start: 450, end: 1250 }]);
+    expect([wide.days.at(-1), wide.from, wide.to]).toEqual(['sat', 420, 1260]);
+    expect(hoursOf(wide)).toEqual([7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21]);
+    expect(along(wide, 840)).toBe(0.5);
+  });
+});
+
+describe('blocks', () => {
+  const shift = newBlock(['tue'], { start: 480, end: 720 }, 'shift');
+
+  it('are drawn either way, and never empty', () => {
+    expect(drawn(600, 540)).toEqual({ start: 540, end: 600 });
+    expect(drawn(600, 600)).toEqual({ start: 600, end: 615 });
+  });
+
+  it('move and stretch within the day and the week', () => {
+    expect(sayBlock(moved(shift, 60))).toBe('Tue 9:00–13:00');
+    expect(sayBlock(moved(shift, -900))).toBe('Tue 0:00–4:00');
+    expect(sayBlock(moved(shift, 2000))).toBe('Tue 20:00–24:00');
+    expect(sayBlock(stretched(shift, 'end', 400))).toBe('Tue 8:00–8:15');
+    expect(sayBlock(stretched(shift, 'start', 900))).toBe('Tue 11:45–12:00');
+    expect(sayBlock(onDaysShifted(shift, 2))).toBe('Thu 8:00–12:00');
+    expect(onDaysShifted(shift, -2)).toBe(shift);
+  });
+});
+
+it('makes a class of every meeting with a known day', () => {
+  const meeting = { day: 'mon', start: '09:30', end: '10:45', weeks: [1], room: 'H', campus: null };
+  const section = { number: '1', meetings: [meeting, { ...meeting, day: 'noday' }] } as unknown as Section;
+  const course = { id: 'A', sections: [section] } as unknown as Course;
+  const classes = classesOf([{ course, section, colour: 1 }]);
+  expect(classes.map((one) => [one.day, one.start, one.end])).toEqual([['mon', 570, 645]]);
+});
