@@ -42,6 +42,7 @@ export function HourGrid(props: Props) {
         {hours.map((hour) => (
           <span
             key={hour}
+            data-hour={hour}
             className="absolute top-1 -translate-x-1/2"
             style={{ left: percent(along(axis, hour * 60)) }}
           >

@@ -1,0 +1,126 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { Desk } from '../desk';
+
+async function expectNoFaults(page: Page) {
+  const found = await new AxeBuilder({ page }).analyze();
+  expect(
+    found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' | ')}`),
+  ).toEqual([]);
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing in any state, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    const desk = await Desk.open(page);
+    await expectNoFaults(page);
+
+    await page.keyboard.press('/');
+    await page.keyboard.type('tid');
+    await expect(page.getByRole('option').first()).toBeVisible();
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+
+    await desk.add('TID 210', 'ACO 220', 'GLZ 233', 'ROB 101');
+    await expectNoFaults(page);
+
+    await desk.wanted.getByRole('button', { name: /^TID 210/ }).click();
+    await expect(page.getByRole('menu')).toBeVisible();
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+
+    await page.getByRole('button', { name: 'Take hours out' }).click();
+    await page.keyboard.press('Enter');
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+
+    for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday']) await desk.drag(day, 8, 21);
+    await expect(page.getByRole('heading', { name: 'No timetable is possible' })).toBeVisible();
+    await expectNoFaults(page);
+  });
+}
+
+test('on a phone every task can be done', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const desk = await Desk.open(page);
+  await page.getByRole('button', { name: 'Add a course' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Courses and hours' });
+  await sheet.getByRole('combobox').fill('TID 210');
+  await sheet.getByRole('option', { name: /TID 210/ }).click();
+  await expect(desk.wanted.getByText('TID 210')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Take hours out' }).click();
+  const form = page.getByRole('dialog', { name: 'Take hours out' });
+  await form.getByRole('button', { name: 'Friday' }).click();
+  await form.getByRole('textbox', { name: 'From' }).fill('8');
+  await form.getByRole('textbox', { name: 'To' }).fill('12');
+  await form.getByRole('button', { name: 'Take these hours out' }).click();
+  await expectNoFaults(page);
+  await sheet.getByRole('button', { name: 'Close' }).click();
+
+  await expect(desk.blocks).toHaveCount(1);
+  const total = await desk.count();
+  expect(total).toBeGreaterThan(1);
+  const before = await desk.number();
+  await page.getByRole('button', { name: 'Next timetable' }).click();
+  await expect.poll(() => desk.number()).toBe(before + 1);
+  await expectNoFaults(page);
+  // The page itself does not scroll sideways; only the grid does.
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test('at 200% zoom nothing is lost', async ({ page }) => {
+  await page.setViewportSize({ width: 640, height: 400 });
+  const desk = await Desk.open(page);
+  await page.getByRole('button', { name: 'Courses and hours' }).click();
+  await page.getByRole('combobox').fill('ACO 220');
+  await page.keyboard.press('Enter');
+  await expect(desk.wanted.getByText('ACO 220')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(desk.title).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(640);
+});
+
+test('nothing moves under reduced motion', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  const durations = await desk.classes.evaluateAll((all) =>
+    all.map((one) => getComputedStyle(one).transitionDuration),
+  );
+  expect(new Set(durations)).toEqual(new Set(['0s']));
+});
+
+test('the type ships with it, and nothing is asked of anyone else', async ({ page, baseURL }) => {
+  const strangers: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith(baseURL!) && !request.url().startsWith('data:'))
+      strangers.push(request.url());
+  });
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error' || message.type() === 'warning') complaints.push(message.text());
+  });
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  expect(await page.evaluate(() => document.fonts.check('14px "Atkinson Hyperlegible Next Variable"'))).toBe(
+    true,
+  );
+  expect(await page.evaluate(() => [...document.fonts].some((font) => font.status === 'loaded'))).toBe(true);
+  expect(strangers).toEqual([]);
+  expect(complaints).toEqual([]);
+});
+
+test('the answer is told to those who do not see it', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  await expect(page.getByText(/^\d+ timetables? in \d+ week shapes?$/)).toBeAttached();
+  await expect(
+    desk.grid.getByText(/^TID 210 Lecture L\d\d, \w+day \d+:\d\d–\d+:\d\d, Harbour/).first(),
+  ).toBeAttached();
+});

@@ -1,0 +1,78 @@
+import { expect, test } from '@playwright/test';
+import { Desk } from '../desk';
+
+test('a change that cannot be sent stays in view, and is saved on another try', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  await page.route('**/api/sketches/**', (route) => route.abort());
+  await desk.press('Friday', 9);
+  await desk.moveTo('Friday', 11);
+  await page.mouse.up();
+  const notice = page.getByRole('alert');
+  await expect(notice).toContainText('Not saved yet');
+  await expect(desk.blocks).toHaveCount(1);
+
+  await page.unroute('**/api/sketches/**');
+  await notice.getByRole('button', { name: 'Try again' }).click();
+  await desk.saved();
+  await expect(notice).toHaveCount(0);
+  await page.reload();
+  await expect(desk.blocks).toHaveCount(1);
+});
+
+test('two windows: the second is told and shows what the first saved', async ({ page, context }) => {
+  const first = await Desk.open(page);
+  await first.add('TID 210');
+  const otherPage = await context.newPage();
+  await otherPage.goto('/');
+  const second = new Desk(otherPage);
+  await expect(second.wanted.getByText('TID 210')).toBeVisible();
+
+  await first.add('ACO 220');
+  await otherPage.keyboard.press('/');
+  await otherPage.keyboard.type('LOG 118');
+  await otherPage.keyboard.press('Enter');
+  await expect(otherPage.getByRole('alert')).toContainText('changed in another window');
+  await expect(second.wanted.getByText('ACO 220')).toBeVisible();
+  await expect(second.wanted.getByText('LOG 118')).toHaveCount(0);
+});
+
+test('a page that cannot be served says so and can be tried again', async ({ page }) => {
+  await page.route('**/api/terms', (route) => route.abort());
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('cannot be reached');
+  await page.unroute('**/api/terms');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
+});
+
+test('a term that is not there is named', async ({ page }) => {
+  await page.goto('/1999XX/workbench');
+  await expect(page.getByRole('alert')).toContainText('1999XX');
+});
+
+test('what a student types is shown as text and run as nothing', async ({ page }) => {
+  await Desk.open(page);
+  const asked: string[] = [];
+  page.on('dialog', (dialog) => {
+    asked.push(dialog.message());
+    void dialog.dismiss();
+  });
+  await page.getByRole('button', { name: 'Take hours out' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByRole('button', { name: 'Monday' }).click();
+  await form.getByRole('textbox', { name: 'From' }).fill('9');
+  await form.getByRole('textbox', { name: 'To' }).fill('15');
+  const label = '<img src=x onerror=alert(1)> "shift" & more';
+  await form.getByRole('textbox', { name: 'What it is' }).fill(label);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Hours taken out' }).getByText(label)).toBeVisible();
+  expect(asked).toEqual([]);
+});
+
+test('a course nobody offers is said not to be there', async ({ page }) => {
+  await Desk.open(page);
+  await page.keyboard.press('/');
+  await page.keyboard.type('zebra');
+  await expect(page.getByText('No course of this term has “zebra” in its code or title.')).toBeVisible();
+});
