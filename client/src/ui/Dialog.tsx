@@ -18,6 +18,10 @@ export function Dialog({ open, onOpenChange, title, sheet = false, children }: P
         <Primitive.Overlay className="fixed inset-0 z-30 bg-scrim" />
         <Primitive.Content
           aria-describedby={undefined}
+          onEscapeKeyDown={(event) => {
+            // The first Escape is for the open list of a field inside.
+            if (event.target instanceof Element && event.target.ariaExpanded === 'true') event.preventDefault();
+          }}
           className={`fixed z-40 overflow-auto border border-rule bg-sheet p-4 shadow-lg ${
             sheet
               ? 'inset-x-0 bottom-0 max-h-[85dvh]'

@@ -31,7 +31,7 @@ type FailureProps = { what: string; problem: Error; onRetry?: () => void };
 export function Failure({ what, problem, onRetry }: FailureProps) {
   return (
     <div role="alert" className="flex flex-1">
-      <Message title={what}>
+      <Message title={what} heading="h1">
         <p>{problem.message} What you saved is safe.</p>
         {onRetry && (
           <Button look="main" onClick={onRetry}>

@@ -81,10 +81,13 @@ export function Desk({ term, sketch }: Props) {
   return (
     <div className="flex min-h-0 flex-1 max-md:flex-col">
       {isNarrow ? (
-        <div className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2">
+        <aside
+          aria-label="What I ask"
+          className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2"
+        >
           <span className="font-heavy">{sketch.name}</span>
           <Button onClick={() => setAskingShown(true)}>Courses and hours</Button>
-        </div>
+        </aside>
       ) : (
         <aside
           aria-label="What I ask"

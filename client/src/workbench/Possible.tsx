@@ -48,7 +48,11 @@ export function Possible(props: Props) {
   const isNone = BigInt(answer.timetables) === 0n;
   return (
     <main className="flex min-h-0 min-w-0 flex-1 flex-col">
-      {musts.length > 0 && <Facts answer={answer} inView={inView} onStep={walk.step} />}
+      {musts.length > 0 ? (
+        <Facts answer={answer} inView={inView} onStep={walk.step} />
+      ) : (
+        <h1 className="sr-only">Workbench</h1>
+      )}
       <div className="flex min-h-[380px] flex-1 flex-col overflow-x-auto overflow-y-hidden pb-2">
         <HourGrid
           axis={axis}

@@ -1,0 +1,54 @@
+import { expect, test } from '@playwright/test';
+import { Desk } from '../desk';
+
+const folder = '../../docs/screenshots';
+
+test('Workbench, many timetables', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220', 'WRT 101', 'GLZ 233', 'GLZ 234', 'ROB 101');
+  await desk.drag('Tuesday', 18, 20);
+  await page.mouse.move(800, 560);
+  for (let step = 0; step < 2; step++) await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByText(/week shape 3 of/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Week shape 3,/ })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/workbench.png` });
+});
+
+test('Workbench, taking hours out', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220', 'WRT 101');
+  await desk.press('Thursday', 8);
+  await desk.moveTo('Thursday', 11);
+  await expect(page.getByText(/8:00–11:00 leaves/)).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/workbench-taking-hours-out.png` });
+});
+
+test('Workbench, no timetable', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220', 'WRT 101', 'TID 330', 'MTH 120');
+  await desk.drag('Monday', 8, 13);
+  await desk.drag('Tuesday', 9, 16);
+  await expect(page.getByRole('heading', { name: 'No timetable is possible' })).toBeVisible();
+  await page.screenshot({ path: `${folder}/workbench-none.png` });
+});
+
+test('Workbench, dark', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  const desk = await Desk.open(page);
+  await desk.add('LOG 118', 'MAR 220', 'OPT 130', 'LAN 150');
+  await desk.drag('Friday', 13, 18);
+  await page.mouse.move(800, 560);
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/workbench-dark.png` });
+});
+
+test('Workbench on a phone', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220', 'WRT 101');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(page.getByRole('button', { name: 'Courses and hours' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/workbench-phone.png` });
+});
