@@ -37,17 +37,20 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
         var ask = Requests.AskFor("TID 210", "ACO 220", "WRT 101");
         var walk = Walk(ask);
         var held = walk.At(walk.Total.Timetables / 2);
-        var answer = await student
-            .PostAsJsonAsync("/api/answers", Body(ask, ("held", Numbers(held.Timetable))))
-            .JsonAsync();
-
-        Assert.Equal(Text(walk.Total.Timetables), answer["timetables"]!.GetValue<string>());
-        Assert.Equal(Text(walk.Total.WeekShapes), answer["weekShapes"]!.GetValue<string>());
-        Assert.Equal(Text(held.Number), answer["inView"]!["number"]!.GetValue<string>());
-        Assert.Equal(
-            walk.Problem.Courses.Select(course => course.SectionsInPlay),
-            answer["courses"]!.AsArray().Select(course => course!["sectionsInPlay"]!.GetValue<int>())
-        );
+        // The second time it is answered from what was kept of the first.
+        for (var time = 0; time < 2; time++)
+        {
+            var answer = await student
+                .PostAsJsonAsync("/api/answers", Body(ask, ("held", Numbers(held.Timetable))))
+                .JsonAsync();
+            Assert.Equal(Text(walk.Total.Timetables), answer["timetables"]!.GetValue<string>());
+            Assert.Equal(Text(walk.Total.WeekShapes), answer["weekShapes"]!.GetValue<string>());
+            Assert.Equal(Text(held.Number), answer["inView"]!["number"]!.GetValue<string>());
+            Assert.Equal(
+                walk.Problem.Courses.Select(course => course.SectionsInPlay),
+                answer["courses"]!.AsArray().Select(course => course!["sectionsInPlay"]!.GetValue<int>())
+            );
+        }
     }
 
     [Fact]

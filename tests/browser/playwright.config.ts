@@ -13,8 +13,8 @@ export default defineConfig({
   outputDir: './results/artifacts',
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: './results/results.json' }]],
   use: {
     baseURL: address,

@@ -1,6 +1,6 @@
 import { sayWeeks } from '@/lib/weeks';
 import { along, type Axis, percent } from './axis';
-import { colourOf, type GridClass, markOf, meetsAllTerm, sayClass, sayComponent } from './classes';
+import { colourOf, type GridClass, markOf, meetsAllTerm, sayClass, sayComponent, sayComponentShort } from './classes';
 import type { Share } from './shares';
 
 type Props = { axis: Axis; one: GridClass; share: Share; weekCount: number };
@@ -29,15 +29,20 @@ export function ClassBlock({ axis, one, share, weekCount }: Props) {
       }}
     >
       <span className="sr-only">{sayClass(one, weekCount)}</span>
-      <div aria-hidden="true" className={short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-1'}>
+      <div aria-hidden="true" className={short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}>
         <div className={`font-heavy @max-[40px]:hidden ${short ? 'truncate' : ''}`}>
-          <span className="text-12">{one.course.id}</span>
+          <span className="text-12 @max-[64px]:text-11 @max-[64px]:tracking-tight">{one.course.id}</span>
           {short && <span className="ml-1 font-text @max-[90px]:hidden">{sayComponent(one.section)}</span>}
         </div>
         <div className="hidden text-12 font-heavy @max-[40px]:block">{markOf(one.course.id)}</div>
-        {!short && <div className="truncate @max-[40px]:hidden">{sayComponent(one.section)}</div>}
+        {!short && (
+          <div className="truncate @max-[40px]:hidden">
+            <span className="@max-[72px]:hidden">{sayComponent(one.section)}</span>
+            <span className="hidden @max-[72px]:inline">{sayComponentShort(one.section)}</span>
+          </div>
+        )}
         {weeks !== '' && <div className="truncate @max-[40px]:hidden">{weeks}</div>}
-        {!short && <div className="truncate @max-[40px]:hidden">{one.room}</div>}
+        {!short && <div className="line-clamp-2 @max-[40px]:hidden">{one.room}</div>}
       </div>
     </li>
   );

@@ -51,7 +51,7 @@ export function HourGrid(props: Props) {
         ))}
       </div>
       <div className="flex min-h-0 flex-1 border-y border-rule">
-        <div className="flex w-[84px] shrink-0 flex-col">
+        <div className="sticky left-0 z-20 flex w-[84px] shrink-0 flex-col border-r border-hair bg-paper">
           {axis.days.map((day) => (
             <DayName key={day} name={shortDay(day)} classes={classes.filter((one) => one.day === day)} />
           ))}

@@ -50,8 +50,16 @@ export function markOf(course: string): string {
 }
 
 export function sayComponent(section: Section): string {
-  const word = section.component;
-  return `${word.slice(0, 1).toUpperCase()}${word.slice(1)} ${section.label}`;
+  return `${capital(section.component)} ${section.label}`;
+}
+
+/** The same where there is little width: "Lec L03". */
+export function sayComponentShort(section: Section): string {
+  return `${capital(section.component.slice(0, 3))} ${section.label}`;
+}
+
+function capital(word: string): string {
+  return word.slice(0, 1).toUpperCase() + word.slice(1);
 }
 
 /** Everything about a class in one sentence, for those who hear the grid. */

@@ -85,7 +85,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         return new(
             wanted.Course.Value,
             offered.Sections.Count(section => section.Section.Status != SectionStatus.Cancelled),
-            problem.Courses.FirstOrDefault(course => course.Wanted == wanted)?.SectionsInPlay ?? 0
+            problem.Courses.FirstOrDefault(course => course.Wanted.Course == wanted.Course)?.SectionsInPlay ?? 0
         );
     }
 

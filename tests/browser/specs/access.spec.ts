@@ -110,7 +110,9 @@ test('the type ships with it, and nothing is asked of anyone else', async ({ pag
   expect(await page.evaluate(() => document.fonts.check('14px "Atkinson Hyperlegible Next Variable"'))).toBe(
     true,
   );
-  expect(await page.evaluate(() => Array.from(document.fonts.values()).some((font) => font.status === 'loaded'))).toBe(true);
+  expect(
+    await page.evaluate(() => Array.from(document.fonts.values()).some((font) => font.status === 'loaded')),
+  ).toBe(true);
   expect(strangers).toEqual([]);
   expect(complaints).toEqual([]);
 });

@@ -8,6 +8,8 @@ test('a whole visit: four courses by keyboard, hours taken out, walked, undone, 
   await desk.add('TID 210', 'ACO 220', 'WRT 101', 'CAR 305');
   const all = await desk.count();
   expect(all).toBeGreaterThan(10);
+  for (const inPlay of await desk.wanted.getByText(/sections in play/).allTextContents())
+    expect(Number(/^\d+/.exec(inPlay)![0])).toBeGreaterThan(0);
   // Taken whole: the lab and the recitation come with their lectures.
   await expect(desk.grid.getByText('TID 210 Lab', { exact: false }).first()).toBeAttached();
   await expect(desk.grid.getByText('ACO 220 Recitation', { exact: false }).first()).toBeAttached();
