@@ -41,7 +41,6 @@ export class Desk {
       await expect(this.wanted.getByText(course, { exact: true })).toBeVisible();
     }
     await this.page.keyboard.press('Escape');
-    await this.page.getByRole('combobox').blur();
     await this.saved();
   }
 

@@ -28,13 +28,15 @@ export function Dialog({ open, onOpenChange, title, sheet = false, children }: P
               : 'top-1/2 left-1/2 max-h-[90dvh] w-[min(26rem,94vw)] -translate-1/2 rounded-[4px]'
           }`}
         >
-          <div className="mb-3 flex items-center justify-between">
-            <Primitive.Title className="text-16 font-heavy">{title}</Primitive.Title>
-            <Primitive.Close aria-label="Close" className="rounded-[4px] p-1 hover:bg-hair">
-              <X size={18} aria-hidden="true" />
-            </Primitive.Close>
-          </div>
+          <Primitive.Title className="mb-3 pr-8 text-16 font-heavy">{title}</Primitive.Title>
           {children}
+          {/* Last, so that the first thing to fill in has the focus when the dialog opens. */}
+          <Primitive.Close
+            aria-label="Close"
+            className="absolute top-3 right-3 rounded-[4px] p-1.5 hover:bg-hair"
+          >
+            <X size={18} aria-hidden="true" />
+          </Primitive.Close>
         </Primitive.Content>
       </Primitive.Portal>
     </Primitive.Root>

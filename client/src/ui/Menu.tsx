@@ -5,11 +5,13 @@ import type { ReactNode } from 'react';
 const item =
   'flex cursor-pointer items-center gap-2 rounded-[3px] px-2 py-1.5 outline-none data-highlighted:bg-plum-wash';
 
+/**
+ * A menu under its trigger. It stays inside the landmark of its trigger and leaves the rest of the page reachable.
+ */
 export function Menu({ trigger, children }: { trigger: ReactNode; children: ReactNode }) {
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="end"
           sideOffset={4}
@@ -17,7 +19,6 @@ export function Menu({ trigger, children }: { trigger: ReactNode; children: Reac
         >
           {children}
         </DropdownMenu.Content>
-      </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
 }

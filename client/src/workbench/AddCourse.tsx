@@ -61,6 +61,8 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
       }}
       onKeyDown={(event) => {
         if (event.key === 'Escape') {
+          // Once for what is typed, once more to leave the field.
+          if (typed === '' && event.target instanceof HTMLElement) event.target.blur();
           type('');
           setOpen(false);
         }

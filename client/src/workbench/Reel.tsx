@@ -114,8 +114,8 @@ function Card({ number, shape, isInView, sections, axis, weekCount, onChoose }: 
       aria-current={isInView}
       aria-label={shape ? sayCard(number, shape) : `Week shape ${sayCount(number + 1n)}`}
       onClick={onChoose}
-      className={`flex h-full w-full flex-col rounded-[4px] bg-sheet p-2 text-left ${
-        isInView ? 'border-2 border-plum' : 'border border-rule hover:border-ink'
+      className={`flex h-full w-full flex-col rounded-[4px] bg-sheet text-left ${
+        isInView ? 'border-2 border-plum p-[7px]' : 'border border-rule p-2 hover:border-ink'
       }`}
     >
       <span className="mb-1 flex w-full justify-between text-12">

@@ -30,7 +30,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.keyboard.press('Escape');
 
     await page.getByRole('button', { name: 'Take hours out' }).click();
-    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Take these hours out' }).click();
+    await expect(page.getByText('Choose at least one day.')).toBeVisible();
     await expectNoFaults(page);
     await page.keyboard.press('Escape');
 
