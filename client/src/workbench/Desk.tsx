@@ -49,11 +49,14 @@ export function Desk({ term, sketch }: Props) {
 
   const keepBlocks = (blocks: readonly TimeBlock[]) => edits.change((now) => setBlocks(now, blocks));
 
+  // The sheet of a phone gives the focus to its first field by itself.
+  const goToCourses = () => {
+    if (isNarrow) setAskingShown(true);
+    else findCourse.current?.focus();
+  };
+
   useShortcuts({
-    findCourse: () => {
-      if (isNarrow) setAskingShown(true);
-      findCourse.current?.focus();
-    },
+    findCourse: goToCourses,
     previous: () => walk.step(-1),
     next: () => walk.step(1),
     previousShape: () => walk.goToShape(-1),
@@ -115,10 +118,7 @@ export function Desk({ term, sketch }: Props) {
         onDraft={(next: BlocksDraft | null) => setDraft(next && setBlocks(ask, next.blocks))}
         onBlocks={keepBlocks}
         onOpenBlock={setOpenBlock}
-        onFindCourse={() => {
-          if (isNarrow) setAskingShown(true);
-          else findCourse.current?.focus();
-        }}
+        onFindCourse={goToCourses}
       />
 
       {openBlock !== null && (

@@ -41,13 +41,17 @@ export function Possible(props: Props) {
   const classes = useMemo(() => classesOf(inGrid), [inGrid]);
   const musts = ask.wanted.filter((wanted) => wanted.role === 'must').map((wanted) => wanted.course);
 
-  if (walk.problem)
-    return <Failure what="This could not be answered." problem={walk.problem} onRetry={walk.retry} />;
-  if (!answer) return <Loading />;
+  if (!answer)
+    return walk.problem ? (
+      <Failure what="This could not be answered." problem={walk.problem} onRetry={walk.retry} />
+    ) : (
+      <Loading />
+    );
 
   const isNone = BigInt(answer.timetables) === 0n;
   return (
     <main className="flex min-h-0 min-w-0 flex-1 flex-col">
+      {walk.problem && <NotAnswered problem={walk.problem} onRetry={walk.retry} />}
       {musts.length > 0 ? (
         <Facts answer={answer} inView={inView} onStep={walk.step} />
       ) : (
@@ -115,5 +119,18 @@ function FirstThing({ hasWanted, onFindCourse }: { hasWanted: boolean; onFindCou
         Add a course
       </Button>
     </Message>
+  );
+}
+
+/** Over the answer before: a failed answer must not take the grid from under the pointer. */
+function NotAnswered({ problem, onRetry }: { problem: Error; onRetry: () => void }) {
+  return (
+    <div role="alert" className="flex items-center gap-3 border-b border-brick bg-sheet px-4 py-2 text-12">
+      <p className="flex-1">
+        <span className="font-heavy text-brick">Not answered.</span> {problem.message} What you see is the answer
+        before.
+      </p>
+      <Button onClick={onRetry}>Try again</Button>
+    </div>
   );
 }

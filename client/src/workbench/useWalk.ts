@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Answer, Ask, Walked } from '@/api/client';
-import { answerQuery, keyOf, pageQuery, pageSize } from '@/api/queries';
+import { answerQuery, pageQuery, pageSize } from '@/api/queries';
 import { isTexts, recall, remember } from '@/lib/browserStore';
 
 export type Walk = {
@@ -9,7 +9,7 @@ export type Walk = {
   answer: Answer | null;
   /** The ask it answers. */
   ask: Ask;
-  /** Why there is no answer. */
+  /** Why the ask as it stands now has no answer. */
   problem: Error | null;
   retry: () => void;
   /** The timetable in view; null when there is none. */
@@ -31,7 +31,10 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const [places, setPlaces] = useState<ReadonlyMap<string, bigint>>(new Map());
 
   const query = useQuery(answerQuery(ask, held));
-  const settled = query.data;
+  // What was last answered stays in view also when the next ask cannot be.
+  const [lastSettled, setLastSettled] = useState(query.data);
+  if (query.data && query.data !== lastSettled) setLastSettled(query.data);
+  const settled = query.data ?? lastSettled;
   const total = BigInt(settled?.answer.timetables ?? 0);
   const first = settled?.answer.inView ?? null;
   const number = (settled && places.get(settled.key)) ?? BigInt(first?.number ?? 0);
@@ -91,7 +94,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   return {
     answer: settled?.answer ?? null,
     ask: settled?.ask ?? ask,
-    problem: query.isError && settled?.key !== keyOf(ask) ? query.error : null,
+    problem: query.error,
     retry: () => void query.refetch(),
     inView,
     go,

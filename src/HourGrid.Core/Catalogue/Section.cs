@@ -22,7 +22,7 @@ public enum SectionStatus
     /// <summary>Students may register while seats last.</summary>
     Open,
 
-    /// <summary>Nobody may register now.</summary>
+    /// <summary>It takes no one at present.</summary>
     Closed,
 
     /// <summary>It will not take place.</summary>

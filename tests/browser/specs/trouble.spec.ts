@@ -20,6 +20,25 @@ test('a change that cannot be sent stays in view, and is saved on another try', 
   await expect(desk.blocks).toHaveCount(1);
 });
 
+test('an ask that cannot be answered leaves the answer before in view', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  const before = await desk.count();
+  await page.route('**/api/**', (route) => route.abort());
+  await desk.press('Friday', 9);
+  await desk.moveTo('Friday', 11);
+  const strip = page.getByRole('main').getByRole('alert');
+  await expect(strip).toContainText('Not answered');
+  expect(await desk.count()).toBe(before);
+  // The drag goes on under it.
+  await desk.moveTo('Friday', 12);
+  await expect(desk.blocks).toHaveAccessibleName(/9:00–12:00/);
+  await page.unroute('**/api/**');
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(strip).toHaveCount(0);
+});
+
 test('two windows: the second is told and shows what the first saved', async ({ page, context }) => {
   const first = await Desk.open(page);
   await first.add('TID 210');
