@@ -2,14 +2,15 @@
 
 app=$HG_ROOT/artifacts/app
 
-# stamp NAME PATH…: runs the function build_NAME unless these paths are unchanged since it last succeeded.
+# stamp NAME OUTPUT PATH…: runs the function build_NAME unless its output is there and these paths are unchanged
+# since it last succeeded.
 stamp() {
-  local name=$1 file=$HG_ROOT/artifacts/stamps/$1
-  shift
+  local name=$1 file=$HG_ROOT/artifacts/stamps/$1 output=$HG_ROOT/$2
+  shift 2
   local now
   now=$(cd "$HG_ROOT" && find "$@" -type f -not -path '*/wwwroot/*' -not -path '*/node_modules/*' -not -name schema.gen.ts -print0 |
     sort -z | xargs -0 sha256sum | sha256sum)
-  [ -f "$file" ] && [ "$(cat "$file")" = "$now" ] && return
+  [ -e "$output" ] && [ -f "$file" ] && [ "$(cat "$file")" = "$now" ] && return
   "build_$name"
   mkdir -p "$(dirname "$file")"
   echo "$now" >"$file"
@@ -39,8 +40,8 @@ build_all() {
   need_dotnet
   need_node
   cd "$HG_ROOT"
-  stamp packages package.json package-lock.json client/package.json tests/browser/package.json
-  stamp server "${dotnet_files[@]}"
-  stamp client "${dotnet_files[@]}" client package-lock.json
-  stamp app "${dotnet_files[@]}" client package-lock.json
+  stamp packages node_modules package.json package-lock.json client/package.json tests/browser/package.json
+  stamp server artifacts/openapi "${dotnet_files[@]}"
+  stamp client src/HourGrid.Server/wwwroot/index.html "${dotnet_files[@]}" client package-lock.json
+  stamp app artifacts/app/HourGrid.Server.dll "${dotnet_files[@]}" client package-lock.json
 }

@@ -9,6 +9,6 @@ build_cli() {
 }
 
 need_dotnet
-(cd "$HG_ROOT" && stamp cli "${dotnet_files[@]}")
+(cd "$HG_ROOT" && stamp cli artifacts/bin/HourGrid.Cli/release/HourGrid.Cli.dll "${dotnet_files[@]}")
 cd "${HG_FROM:-$HG_ROOT}"
 exec dotnet "$HG_ROOT/artifacts/bin/HourGrid.Cli/release/HourGrid.Cli.dll" solve "$@"

@@ -58,7 +58,7 @@ export function BlockBar(props: Props) {
             live === null ? 'text-ink' : leavesNone ? 'font-heavy text-brick' : 'font-heavy text-plum'
           }`}
         >
-          {live ?? (block.label === '' ? `Can’t ${sayHours(start, end)}` : block.label)}
+          {live ?? (block.label === '' ? sayHours(start, end) : block.label)}
         </span>
       </button>
       <div className={`${handle} -left-1`} onPointerDown={(event) => onStretchStart(event, 'start')} />

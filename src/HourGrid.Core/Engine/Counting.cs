@@ -11,6 +11,9 @@ internal sealed class Counting
 {
     private const int LevelsNotWorthRemembering = 2;
 
+    /// <summary>What all tables of one problem may use for their states, in words: 8 MB.</summary>
+    private const int MaxWordsRemembered = 1 << 20;
+
     private readonly Problem problem;
     private readonly int levels;
     private readonly ulong[][] scratch;
@@ -26,13 +29,17 @@ internal sealed class Counting
         remembered = new StateTable?[levels];
         multiplicities = new int[levels][];
         allSingle = new bool[levels];
+        var levelsRemembered = levels - LevelsNotWorthRemembering - 1;
         for (var level = 0; level < levels; level++)
         {
             scratch[level] = new ulong[problem.WordCount];
             multiplicities[level] = [.. problem.Levels[level].Shapes.Select(shape => shape.Bundles.Count)];
             allSingle[level] = multiplicities[level].All(count => count == 1);
             if (level > 0 && level < levels - LevelsNotWorthRemembering)
-                remembered[level] = new StateTable(problem.WordCount - problem.FirstWord(level));
+                remembered[level] = new StateTable(
+                    problem.WordCount - problem.FirstWord(level),
+                    MaxWordsRemembered / levelsRemembered
+                );
         }
     }
 

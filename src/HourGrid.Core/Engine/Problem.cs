@@ -48,6 +48,12 @@ public sealed class Problem
     /// <summary>The same courses in the order in which answers choose.</summary>
     public IReadOnlyList<CoursePlay> Levels { get; }
 
+    /// <summary>Whether an ask can be compiled, as far as that shows without finding its bundles.</summary>
+    /// <exception cref="AskRefusedException">The ask names what the catalogue does not have, or holds a rule
+    /// that is not answered.</exception>
+    /// <exception cref="AskTooLargeException">More than <see cref="MaxCoursesInPlay"/> courses are in play.</exception>
+    public static void Check(CatalogueSnapshot snapshot, Ask ask) => AnswerableAsk.Check(snapshot, ask);
+
     /// <summary>Compiles an ask.</summary>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have, or holds a rule
     /// that is not answered.</exception>

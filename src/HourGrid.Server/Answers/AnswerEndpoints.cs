@@ -4,6 +4,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Students;
 
 namespace HourGrid.Server.Answers;
 
@@ -14,7 +15,7 @@ internal static class AnswerEndpoints
 
     public static void MapAnswers(this IEndpointRouteBuilder api)
     {
-        var answers = api.MapGroup("/answers").RequireAuthorization();
+        var answers = api.MapGroup("/answers").RequireAuthorization().LimitAnswers();
         answers.MapPost("/", Answer).WithName("Answer").ReadsBody(typeof(AnswerRequest)).ProducesProblems();
         answers
             .MapPost("/timetables", Timetables)

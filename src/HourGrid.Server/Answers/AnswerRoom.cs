@@ -12,14 +12,15 @@ namespace HourGrid.Server.Answers;
 /// <summary>Answers asks, and keeps the walks of the last ones: paging through one ask compiles and counts it once.</summary>
 internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 {
-    private const int WalksKept = 48;
+    private const int WalksKept = 24;
 
     private static readonly TimeSpan LongestAnswer = TimeSpan.FromSeconds(10);
 
     private readonly MemoryCache walks = new(new MemoryCacheOptions { SizeLimit = WalksKept });
 
     /// <exception cref="AskRefusedException">The ask names what is not there, or a rule that is not answered.</exception>
-    public void Check(Ask ask, CancellationToken cancellation) => Problem.Compile(SnapshotOf(ask), ask, cancellation);
+    /// <exception cref="AskTooLargeException">It has too many courses in play.</exception>
+    public void Check(Ask ask) => Problem.Check(SnapshotOf(ask), ask);
 
     public AnswerRecord Answer(Ask ask, IReadOnlyList<RegistrationNumber> held, CancellationToken cancellation)
     {

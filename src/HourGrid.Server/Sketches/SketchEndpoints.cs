@@ -6,6 +6,7 @@ using HourGrid.Formats.Asking;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -16,7 +17,7 @@ internal static class SketchEndpoints
     public static void MapSketches(this IEndpointRouteBuilder api)
     {
         api.MapPost("/terms/{term}/sketch", OpenAsync).WithName("OpenSketch").RequireAuthorization();
-        var sketches = api.MapGroup("/sketches").RequireAuthorization();
+        var sketches = api.MapGroup("/sketches").RequireAuthorization().LimitAnswers();
         sketches
             .MapPut("/{id:guid}", SaveAsync)
             .WithName("SaveSketch")
@@ -61,7 +62,7 @@ internal static class SketchEndpoints
     )
     {
         var ask = RequestBody.Ask(body);
-        room.Check(ask, cancellation);
+        room.Check(ask);
         var change = await desk.SaveAsync(id, RequestBody.Version(body), ask, cancellation);
         return Result(change, body, room, cancellation);
     }

@@ -3,7 +3,6 @@ using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
-using Microsoft.AspNetCore.RateLimiting;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Students;
@@ -11,9 +10,6 @@ namespace HourGrid.Server.Students;
 /// <summary>Who is asking. A browser becomes a student of its own at its first visit, by a cookie only we can read.</summary>
 internal static class StudentSetup
 {
-    private const string NewStudents = "new students";
-    private const int NewStudentsPerMinute = 300;
-
     public static void AddStudents(this IServiceCollection services)
     {
         services
@@ -32,18 +28,7 @@ internal static class StudentSetup
                 };
             });
         services.AddAuthorization();
-        services.AddRateLimiter(limits =>
-        {
-            limits.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-            limits.AddFixedWindowLimiter(
-                NewStudents,
-                window =>
-                {
-                    window.PermitLimit = NewStudentsPerMinute;
-                    window.Window = TimeSpan.FromMinutes(1);
-                }
-            );
-        });
+        services.AddRateLimiter(RequestLimits.Configure);
         services.AddHttpContextAccessor();
         services.AddScoped<CurrentStudent>();
     }
@@ -56,7 +41,7 @@ internal static class StudentSetup
     }
 
     public static void MapStudents(this IEndpointRouteBuilder api) =>
-        api.MapPost("/visit", VisitAsync).WithName("Visit").RequireRateLimiting(NewStudents);
+        api.MapPost("/visit", VisitAsync).WithName("Visit").LimitNewStudents();
 
     /// <summary>Called once by each page: knows the browser again, or makes it a new student.</summary>
     private static async Task<VisitRecord> VisitAsync(
