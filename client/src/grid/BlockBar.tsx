@@ -54,7 +54,7 @@ export function BlockBar(props: Props) {
         }`}
       >
         <span
-          className={`absolute top-1.5 left-1.5 max-w-[calc(100%-12px)] truncate rounded-[2px] bg-sheet px-1 text-11 ${
+          className={`absolute top-1.5 left-1.5 line-clamp-3 max-w-[calc(100%-10px)] rounded-[2px] break-words bg-sheet px-1 text-11 ${
             live === null ? 'text-ink' : leavesNone ? 'font-heavy text-brick' : 'font-heavy text-plum'
           }`}
         >
