@@ -19,7 +19,7 @@ export function ClassBlock({ axis, one, share, weekCount }: Props) {
     <li
       data-section={one.section.number}
       title={sayClass(one, weekCount)}
-      className={`@container pointer-events-auto absolute overflow-hidden rounded-[3px] border border-on-course/35 text-11 leading-[1.25] text-on-course motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
+      className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] border border-on-course/35 text-11 leading-[1.25] text-on-course motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
       style={{
         left: percent(left),
         width: percent(along(axis, one.end) - left),
@@ -42,7 +42,7 @@ export function ClassBlock({ axis, one, share, weekCount }: Props) {
           </div>
         )}
         {weeks !== '' && <div className="truncate @max-[40px]:hidden">{weeks}</div>}
-        {!short && <div className="line-clamp-2 @max-[40px]:hidden">{one.room}</div>}
+        {!short && <div className="room-line @max-[40px]:hidden">{one.room}</div>}
       </div>
     </li>
   );

@@ -67,7 +67,7 @@ export function HourGrid(props: Props) {
               key={day}
               role="group"
               aria-label={fullDay(day)}
-              className="relative min-h-[66px] flex-1 border-rule bg-sheet not-first:border-t"
+              className="relative min-h-[54px] flex-1 border-rule bg-sheet not-first:border-t"
             >
               <HourLines axis={axis} hours={hours} />
               {shown.map((block, index) =>
@@ -112,7 +112,7 @@ function DayName({ name, classes }: { name: string; classes: readonly GridClass[
       : sayHours(Math.min(...classes.map((one) => one.start)), Math.max(...classes.map((one) => one.end)));
   return (
     <div
-      className="min-h-[66px] flex-1 border-rule pt-2 pr-2 text-right not-first:border-t"
+      className="min-h-[54px] flex-1 border-rule pt-2 pr-2 text-right not-first:border-t"
       aria-hidden="true"
     >
       <div className="text-14 font-heavy">{name}</div>

@@ -50,14 +50,14 @@ export function Possible(props: Props) {
 
   const isNone = BigInt(answer.timetables) === 0n;
   return (
-    <main className="flex min-h-0 min-w-0 flex-1 flex-col">
+    <main className="relative flex min-h-0 min-w-0 flex-1 flex-col overflow-y-auto">
       {walk.problem && <NotAnswered problem={walk.problem} onRetry={walk.retry} />}
       {musts.length > 0 ? (
         <Facts answer={answer} inView={inView} onStep={walk.step} />
       ) : (
         <h1 className="sr-only">Workbench</h1>
       )}
-      <div className="flex min-h-[380px] flex-1 flex-col overflow-x-auto overflow-y-hidden pb-2">
+      <div className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2">
         <HourGrid
           axis={axis}
           classes={classes}
@@ -122,10 +122,10 @@ function FirstThing({ hasWanted, onFindCourse }: { hasWanted: boolean; onFindCou
   );
 }
 
-/** Over the answer before: a failed answer must not take the grid from under the pointer. */
+/** Laid over the facts of the answer before: nothing may move under a pointer that is dragging. */
 function NotAnswered({ problem, onRetry }: { problem: Error; onRetry: () => void }) {
   return (
-    <div role="alert" className="flex items-center gap-3 border-b border-brick bg-sheet px-4 py-2 text-12">
+    <div role="alert" className="absolute inset-x-0 top-0 z-30 flex min-h-[62px] items-center gap-3 border-b border-brick bg-sheet px-4 py-2 text-12">
       <p className="flex-1">
         <span className="font-heavy text-brick">Not answered.</span> {problem.message} What you see is the answer
         before.
