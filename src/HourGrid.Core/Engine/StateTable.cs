@@ -4,11 +4,11 @@ namespace HourGrid.Core.Engine;
 /// Remembers the tally below each state of one level: open addressing over states kept in one flat array. It stops
 /// taking new ones when full, so its memory is bounded and what it answers stays right.
 /// </summary>
-/// <param name="width">Words of a state, 1 or more.</param>
+/// <param name="width">Words of a state; 0 where no course below has a shape.</param>
 /// <param name="maxWords">The memory it may use for its states, in words.</param>
 internal sealed class StateTable(int width, int maxWords)
 {
-    private readonly int limit = Math.Max(1, maxWords / width);
+    private readonly int limit = Math.Max(1, maxWords / Math.Max(1, width));
     private ulong[] states = new ulong[width * 16];
     private Tally[] tallies = new Tally[16];
 
