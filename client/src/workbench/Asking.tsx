@@ -32,7 +32,7 @@ export function Asking(props: Props) {
       <div className="mb-2 flex items-center gap-1">
         <h2 className="text-16 font-heavy">{sketch.name}</h2>
         <SaveState saving={edits.saving} failed={edits.notice?.canRetry ?? false} />
-        <IconButton label="Undo" disabled={!sketch.canUndo} onClick={edits.undo}>
+        <IconButton label="Undo" disabled={!sketch.canUndo && !edits.notice?.canRetry} onClick={edits.undo}>
           <Undo2 size={16} aria-hidden="true" />
         </IconButton>
         <IconButton label="Redo" disabled={!sketch.canRedo} onClick={edits.redo}>

@@ -11,7 +11,7 @@ export function Workbench() {
   const term = terms.data?.terms.find((one) => one.id === termId);
   const sketch = useQuery({ ...sketchQuery(termId), enabled: term !== undefined });
 
-  const failed = [terms, sketch].find((query) => query.isError);
+  const failed = [terms, sketch].find((query) => query.isError && query.data === undefined);
   if (failed?.error)
     return (
       <Failure

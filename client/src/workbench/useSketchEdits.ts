@@ -1,10 +1,13 @@
 import { useIsMutating, useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { ApiError, type Ask, call, http, type SavedSketch, type Sketch } from '@/api/client';
 import { answerQuery, expectAnswer, keyOf, sketchKey } from '@/api/queries';
 
 /** Something the student should know about saving. */
 export type Notice = { text: string; canRetry: boolean };
+
+const changedElsewhere =
+  'This sketch was changed in another window. Here is the newer one; your last change was not saved.';
 
 type Change = { kind: 'save'; ask: Ask; held: string[] } | { kind: 'undo' | 'redo'; held: string[] };
 
@@ -18,7 +21,11 @@ export function useSketchEdits(term: string, held: () => string[]) {
   const mutationKey = ['change', term];
   const [notice, setNotice] = useState<Notice | null>(null);
   const current = () => client.getQueryData<Sketch>(key)!;
+  /** The ask as the server has it; what is shown may be ahead of it. */
+  const saved = useRef<Ask>(current().ask);
   const isLast = () => client.isMutating({ mutationKey }) <= 1;
+
+  const showSaved = () => client.setQueryData<Sketch>(key, { ...current(), ask: saved.current });
 
   const mutation = useMutation({
     mutationKey,
@@ -31,21 +38,22 @@ export function useSketchEdits(term: string, held: () => string[]) {
         const { ask } = sketch;
         client.setQueryData(answerQuery(ask, held).queryKey, { ask, key: keyOf(ask), answer });
       }
+      saved.current = sketch.ask;
       // Changes still under way are newer than what came back; what is shown stays.
       const shown = change.kind === 'save' && !isLast() ? current().ask : sketch.ask;
       client.setQueryData<Sketch>(key, { ...sketch, ask: shown });
       setNotice(unanswered === null ? null : { text: unanswered, canRetry: false });
     },
-    onError: (problem) => {
+    onError: (problem, change) => {
       if (problem instanceof ApiError && problem.newer) {
         client.setQueryData<Sketch>(key, problem.newer);
-        setNotice({
-          text: 'This sketch was changed in another window. Here is the newer one; your last change was not saved.',
-          canRetry: false,
-        });
+        saved.current = problem.newer.ask;
+        // Our own change may have been saved and only the word of it lost on the way back.
+        const isOurs = change.kind === 'save' && keyOf(change.ask) === keyOf(problem.newer.ask);
+        setNotice(isOurs ? null : { text: changedElsewhere, canRetry: false });
       } else if (problem instanceof ApiError && !problem.mayPass) {
+        showSaved();
         setNotice({ text: `That change was not taken. ${problem.message}`, canRetry: false });
-        void client.invalidateQueries({ queryKey: key });
       } else {
         setNotice({ text: `Not saved yet: ${problem.message} Your changes are still here.`, canRetry: true });
       }
@@ -73,7 +81,13 @@ export function useSketchEdits(term: string, held: () => string[]) {
 
   return {
     change,
-    undo: () => mutation.mutate({ kind: 'undo', held: held() }),
+    undo: () => {
+      if (notice?.canRetry) {
+        // The last change never reached the server: taking it back needs none.
+        showSaved();
+        setNotice(null);
+      } else mutation.mutate({ kind: 'undo', held: held() });
+    },
     redo: () => mutation.mutate({ kind: 'redo', held: held() }),
     saving: useIsMutating({ mutationKey }) > 0,
     notice,

@@ -12,10 +12,37 @@ test('a change that cannot be sent stays in view, and is saved on another try', 
   await expect(notice).toContainText('Not saved yet');
   await expect(desk.blocks).toHaveCount(1);
 
+  // Undo takes back just what was not saved, though the server is away.
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(notice).toHaveCount(0);
+  await expect(desk.blocks).toHaveCount(0);
+  await expect(desk.wanted.getByText('TID 210')).toBeVisible();
+  await desk.press('Friday', 9);
+  await desk.moveTo('Friday', 11);
+  await page.mouse.up();
+  await expect(notice).toContainText('Not saved yet');
+
   await page.unroute('**/api/sketches/**');
   await notice.getByRole('button', { name: 'Try again' }).click();
   await desk.saved();
   await expect(notice).toHaveCount(0);
+  await page.reload();
+  await expect(desk.blocks).toHaveCount(1);
+});
+
+test('a change that was saved though the word of it was lost is not called lost', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  let lost = 0;
+  await page.route('**/api/sketches/**', async (route) => {
+    if (lost++ > 0) return route.fallback();
+    await route.fetch();
+    await route.abort();
+  });
+  await desk.drag('Friday', 9, 11);
+  await desk.saved();
+  expect(lost).toBeGreaterThan(1);
+  await expect(page.getByRole('alert')).toHaveCount(0);
   await page.reload();
   await expect(desk.blocks).toHaveCount(1);
 });
