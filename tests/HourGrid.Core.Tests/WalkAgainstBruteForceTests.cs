@@ -115,7 +115,7 @@ public sealed class WalkAgainstBruteForceTests
             counts.Count(count => count > 20)
         );
         Assert.True(
-            none > counts.Count / 20 && some > counts.Count / 4 && many > counts.Count / 50,
+            none > counts.Count / 20 && some > counts.Count / 4 && many > counts.Count / 100,
             $"Of {counts.Count}: {none} with none, {some} with some, {many} with many."
         );
     }

@@ -61,7 +61,7 @@ internal static class DrawnWorld
     );
 
     private static readonly Gen<Section> Section = Gen.Select(
-        Gen.OneOf("lecture", "lecture", "lecture", "lab", "lab", "recitation"),
+        Gen.OneOf("lecture", "lecture", "lecture", "lecture", "lab", "lab", "recitation"),
         Gen.OneOf("", "", "", "", "studio"),
         Gen.OneOf(DeliveryMode.InPerson, DeliveryMode.InPerson, DeliveryMode.InPerson, DeliveryMode.Hybrid),
         Gen.Select(Campus, Gen.OneOf(Instructors), Seats),
@@ -153,7 +153,7 @@ internal static class DrawnWorld
 
     private static Gen<IReadOnlyList<T>> Sometimes<T>(params T[] one) =>
         Gen.Frequency(
-            (14, Gen.Const<IReadOnlyList<T>>([])),
+            (24, Gen.Const<IReadOnlyList<T>>([])),
             (1, Gen.OneOf(one).Select(value => (IReadOnlyList<T>)[value]))
         );
 
@@ -184,10 +184,10 @@ internal static class DrawnWorld
     private static Gen<Ask> AskOf(Course[] courses) =>
         Gen.Select(
             Each([.. courses.Select(WantedOf)]),
-            Block.List[0, 2],
+            Block.List[0, 1],
             Limits,
             Gen.Select(Sometimes(CampusIds), Gen.Bool),
-            Gen.OneOf(SeatsRule.Any, SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open),
+            Gen.OneOf(SeatsRule.Any, SeatsRule.Any, SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open),
             Sometimes([.. courses.SelectMany(course => course.Sections).Select(section => section.Number)]),
             (wanted, blocks, limits, campus, seats, registered) =>
                 new Ask
