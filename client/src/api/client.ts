@@ -11,7 +11,6 @@ export type Answer = Schema['AnswerRecord'];
 export type Walked = Schema['WalkedRecord'];
 export type Course = Schema['CourseRecord'];
 export type Section = Schema['SectionRecord'];
-export type Meeting = Schema['MeetingRecord'];
 export type CourseBrief = Schema['CourseBriefRecord'];
 export type Term = Schema['TermRecord'];
 

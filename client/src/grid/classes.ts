@@ -44,7 +44,7 @@ export function colourOf(colour: Colour): string {
   return `var(--course-${colour})`;
 }
 
-/** A course in one or two letters, for where there is no width: the first letter, and more where they coincide. */
+/** A course in one letter, for where there is no width; its colour and its full name tell it from others. */
 export function markOf(course: string): string {
   return course.slice(0, 1);
 }

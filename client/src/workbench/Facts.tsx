@@ -69,7 +69,7 @@ function factsOf({ measures, credits }: Walked): Fact[] {
 }
 
 /** Tenths as 2 or 1.5. */
-export function sayTenths(tenths: number): string {
+function sayTenths(tenths: number): string {
   return String(tenths / 10);
 }
 

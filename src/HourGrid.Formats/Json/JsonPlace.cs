@@ -19,8 +19,6 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
 
     public bool IsObject => element.ValueKind == JsonValueKind.Object;
 
-    public bool IsNumber => element.ValueKind == JsonValueKind.Number;
-
     /// <summary>What stands here, shortened for a message.</summary>
     public string Shown =>
         element.ValueKind switch
