@@ -2,6 +2,9 @@ using CsCheck;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
@@ -32,15 +35,7 @@ public sealed class MeasuresTests
                 var measures = new Measures(ask);
                 foreach (var walked in walk.Shapes(0, 20))
                 {
-                    var plain = PlainMeasures.Of(
-                        catalogue,
-                        ask,
-                        [
-                            .. walked.Timetable.Bundles.Select(bundle =>
-                                bundle.Sections.Select(s => s.Section).ToList()
-                            ),
-                        ]
-                    );
+                    var plain = PlainMeasures.Of(catalogue, ask, Keys.Plain(walked.Timetable));
                     Assert.Equal(plain, Say(measures.Of(walked.Timetable)));
                 }
             },
@@ -60,7 +55,7 @@ public sealed class MeasuresTests
                 var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask));
                 var timetable = walk.At(0).Timetable;
                 var measured = new Measures(ask).Of(timetable);
-                Assert.Equal(ask.Wanted.Count(wanted => wanted.Role == CourseRole.Must), measured.WantedTaken);
+                Assert.Equal(timetable.Bundles.Count, measured.WantedTaken);
                 Assert.Equal(timetable.Sections.Min(section => section.FreeSeats), measured.SeatsToSpare);
             },
             iter: 200

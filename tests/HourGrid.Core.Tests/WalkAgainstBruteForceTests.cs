@@ -1,7 +1,6 @@
 using CsCheck;
-using HourGrid.Core.Asking;
-using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
 
@@ -18,24 +17,17 @@ public sealed class WalkAgainstBruteForceTests
             (catalogue, ask) =>
             {
                 var snapshot = catalogue.SnapshotOf(ask.Term)!;
-                foreach (var wanted in ask.Wanted)
-                {
-                    var found = BundleFinder.Find(
-                        snapshot.Find(wanted.Course)!,
-                        ask,
-                        wanted,
-                        ConflictRule.Of(snapshot, ask)
-                    );
+                var problem = Problem.Compile(snapshot, ask);
+                foreach (var course in problem.Courses)
                     Assert.Equal(
                         BruteForce
-                            .Bundles(catalogue, snapshot.Term, ask, wanted)
-                            .Select(Key)
+                            .Bundles(catalogue, snapshot.Term, ask, course.Wanted)
+                            .Select(Keys.Of)
                             .Order(StringComparer.Ordinal),
-                        found
-                            .Select(bundle => Key(bundle.Sections.Select(section => section.Section)))
+                        course
+                            .Bundles.Select(bundle => Keys.Of(bundle.Sections.Select(section => section.Section)))
                             .Order(StringComparer.Ordinal)
                     );
-                }
             },
             iter: Cases
         );
@@ -47,16 +39,19 @@ public sealed class WalkAgainstBruteForceTests
             {
                 var snapshot = catalogue.SnapshotOf(ask.Term)!;
                 var expected = BruteForce.Timetables(catalogue, ask);
-                var walk = new TimetableWalk(Problem.Compile(snapshot, ask));
-
-                Assert.Equal((UInt128)expected.Count, walk.Total.Timetables);
+                var problem = Problem.Compile(snapshot, ask);
+                var count = Counts.Of(problem);
+                Assert.True(count.IsExact);
+                Assert.Equal((UInt128)expected.Count, count.Total.Timetables);
                 var shapes = expected.Select(one => BruteForce.WeekShape(snapshot.Term, one)).Distinct().Count();
-                Assert.Equal((UInt128)shapes, walk.Total.WeekShapes);
+                Assert.Equal((UInt128)shapes, count.Total.WeekShapes);
 
+                var walk = new TimetableWalk(problem);
+                Assert.Equal(count.Total.Timetables, walk.Total.Timetables);
                 var walked = Enumerable.Range(0, expected.Count).Select(i => walk.At((UInt128)i)).ToList();
                 Assert.Equal(
-                    expected.Select(one => Key(one.SelectMany(bundle => bundle))).Order(StringComparer.Ordinal),
-                    walked.Select(one => Key(one.Timetable)).Order(StringComparer.Ordinal)
+                    expected.Select(one => one.Key).Order(StringComparer.Ordinal),
+                    walked.Select(one => Keys.Of(one.Timetable)).Order(StringComparer.Ordinal)
                 );
             },
             iter: Cases
@@ -80,9 +75,11 @@ public sealed class WalkAgainstBruteForceTests
                         .Range(0, (int)shape.Alike)
                         .Select(i => walk.At(shape.Number + (UInt128)i))
                         .ToList();
-                    Assert.Single(alike.Select(one => ShapeOf(snapshot.Term, one.Timetable)).Distinct());
+                    Assert.Single(
+                        alike.Select(one => BruteForce.WeekShape(snapshot.Term, Keys.Plain(one.Timetable))).Distinct()
+                    );
                     Assert.All(alike, one => Assert.Equal(shape.ShapeNumber, one.ShapeNumber));
-                    Assert.Equal(alike.Count, alike.Select(one => Key(one.Timetable)).Distinct().Count());
+                    Assert.Equal(alike.Count, alike.Select(one => Keys.Of(one.Timetable)).Distinct().Count());
                     foreach (var one in alike)
                         Assert.Equal(
                             one.Number,
@@ -102,9 +99,9 @@ public sealed class WalkAgainstBruteForceTests
         DrawnWorld.All.Sample(
             (catalogue, ask) =>
             {
-                var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask));
+                var count = Counts.Of(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask));
                 lock (counts)
-                    counts.Add(walk.Total.Timetables);
+                    counts.Add(count.Total.Timetables);
             },
             iter: Cases / 4
         );
@@ -119,15 +116,4 @@ public sealed class WalkAgainstBruteForceTests
             $"Of {counts.Count}: {none} with none, {some} with some, {many} with many."
         );
     }
-
-    private static string ShapeOf(Term term, Timetable timetable) =>
-        BruteForce.WeekShape(
-            term,
-            [.. timetable.Bundles.Select(bundle => bundle.Sections.Select(section => section.Section).ToList())]
-        );
-
-    private static string Key(Timetable timetable) => Key(timetable.Sections.Select(section => section.Section));
-
-    private static string Key(IEnumerable<Section> sections) =>
-        string.Join(" ", sections.Select(section => section.Number.Value).Order(StringComparer.Ordinal));
 }

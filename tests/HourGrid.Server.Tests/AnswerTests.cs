@@ -5,6 +5,9 @@ using System.Text;
 using System.Text.Json.Nodes;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
 
@@ -108,13 +111,13 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
     }
 
     [Fact]
-    public async Task A_rule_that_is_not_answered_is_refused_and_named()
+    public async Task A_course_that_is_not_there_is_refused_and_named()
     {
         var student = await server.StudentAsync();
-        var ask = Requests.AskFor("TID 210");
-        ask["dayLimits"] = new JsonObject { ["maxDays"] = 3 };
-        var problem = await student.PostAsJsonAsync("/api/answers", Body(ask)).JsonAsync(422);
-        Assert.Equal("dayLimits.maxDays", problem["path"]!.GetValue<string>());
+        var problem = await student
+            .PostAsJsonAsync("/api/answers", Body(Requests.AskFor("TID 210", "TID 999")))
+            .JsonAsync(422);
+        Assert.Equal("wanted[1].course", problem["path"]!.GetValue<string>());
     }
 
     [Fact]

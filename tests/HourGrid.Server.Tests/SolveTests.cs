@@ -64,7 +64,7 @@ public sealed class SolveTests : IDisposable
     [InlineData("\"TID 210\"", "\"XXX 1\"", "wanted[0].course")]
     [InlineData("\"08:00\"", "\"8\"", "timeBlocks[0].start")]
     [InlineData("\"2027SP\"", "\"1999XX\"", "term")]
-    [InlineData("\"latestEnd\": \"18:00\"", "\"maxDays\": 3", "dayLimits.maxDays")]
+    [InlineData("\"latestEnd\": \"18:00\"", "\"maxDays\": 8", "dayLimits.maxDays")]
     [InlineData("{", "", "the file")]
     public void Wrong_input_is_one_line_that_names_the_place(string right, string wrong, string place)
     {

@@ -1,4 +1,5 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine;
 

@@ -1,5 +1,8 @@
 using System.Globalization;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 using HourGrid.Formats.Asking;
 

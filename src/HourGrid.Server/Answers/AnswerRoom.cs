@@ -2,6 +2,9 @@ using System.Diagnostics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 using HourGrid.Formats.Asking;
 using HourGrid.Server.Catalogues;
@@ -12,13 +15,14 @@ namespace HourGrid.Server.Answers;
 /// <summary>Answers asks, and keeps the walks of the last ones: paging through one ask compiles and counts it once.</summary>
 internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 {
-    private const int WalksKept = 24;
+    /// <summary>Bytes that the walks kept may take together.</summary>
+    private const long MostKept = 256 << 20;
 
     private static readonly TimeSpan LongestAnswer = TimeSpan.FromSeconds(10);
 
-    private readonly MemoryCache walks = new(new MemoryCacheOptions { SizeLimit = WalksKept });
+    private readonly MemoryCache walks = new(new MemoryCacheOptions { SizeLimit = MostKept });
 
-    /// <exception cref="AskRefusedException">The ask names what is not there, or a rule that is not answered.</exception>
+    /// <exception cref="AskRefusedException">The ask names what is not there.</exception>
     /// <exception cref="AskTooLargeException">It has too many courses in play.</exception>
     public void Check(Ask ask) => Problem.Check(SnapshotOf(ask), ask);
 
@@ -29,7 +33,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
             inTime =>
             {
                 var walk = WalkOf(ask, inTime);
-                var nearest = walk.Nearest(held, inTime);
+                var nearest = walk.Nearest(held);
                 return new AnswerRecord(
                     WalkedRecord.Text(walk.Total.Timetables),
                     WalkedRecord.Text(walk.Total.WeekShapes),
@@ -50,14 +54,14 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
                 var walk = WalkOf(ask, inTime);
                 var left = first < walk.Total.Timetables ? walk.Total.Timetables - first : 0;
                 var numbers = Enumerable.Range(0, (int)UInt128.Min((UInt128)count, left));
-                return Records(ask, numbers.Select(i => walk.At(first + (UInt128)i, inTime)));
+                return Records(ask, numbers.Select(i => walk.At(first + (UInt128)i)));
             },
             cancellation
         );
 
     /// <summary>The first timetable of each week shape from one place on.</summary>
     public TimetablesRecord WeekShapes(Ask ask, UInt128 first, int count, CancellationToken cancellation) =>
-        WithinTime(inTime => Records(ask, WalkOf(ask, inTime).Shapes(first, count, inTime)), cancellation);
+        WithinTime(inTime => Records(ask, WalkOf(ask, inTime).Shapes(first, count)), cancellation);
 
     public void Dispose() => walks.Dispose();
 
@@ -73,7 +77,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         if (walks.TryGetValue<TimetableWalk>(key, out var known))
             return known!;
         var walk = new TimetableWalk(Problem.Compile(SnapshotOf(ask), ask, cancellation), cancellation);
-        return walks.Set(key, walk, new MemoryCacheEntryOptions { Size = 1 });
+        return walks.Set(key, walk, new MemoryCacheEntryOptions { Size = walk.Size });
     }
 
     private CatalogueSnapshot SnapshotOf(Ask ask) =>

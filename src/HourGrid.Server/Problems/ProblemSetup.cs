@@ -1,4 +1,7 @@
 using HourGrid.Core.Engine;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Json;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;

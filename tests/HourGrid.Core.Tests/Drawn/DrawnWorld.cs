@@ -64,7 +64,7 @@ internal static class DrawnWorld
         Gen.OneOf("lecture", "lecture", "lecture", "lecture", "lab", "lab", "recitation"),
         Gen.OneOf("", "", "", "", "studio"),
         Gen.OneOf(DeliveryMode.InPerson, DeliveryMode.InPerson, DeliveryMode.InPerson, DeliveryMode.Hybrid),
-        Gen.Select(Campus, Gen.OneOf(Instructors), Seats),
+        Gen.Select(Campus, Gen.OneOf(Instructors), Seats, Gen.OneOf<decimal?>(null, null, null, null, 1m, 2.5m)),
         Gen.OneOf(
             SectionStatus.Open,
             SectionStatus.Open,
@@ -89,6 +89,7 @@ internal static class DrawnWorld
                 Campus = place.Item1,
                 Instructors = [place.Item2],
                 Seats = place.Item3,
+                Credits = place.Item4 is { } credits ? Credits.Of(credits) : null,
                 Status = status,
                 SeatsShared = pool,
                 Patterns = patterns,
@@ -98,16 +99,17 @@ internal static class DrawnWorld
     // Links are drawn as pairs of places in the list; those within one component are left out, as the format does.
     private static Gen<Course> CourseOf(int index) =>
         Gen.Select(
-            Section.List[3, 10],
-            Gen.Select(Gen.Int[0, 9], Gen.Int[0, 9]).List[0, 3],
-            (sections, links) =>
+            Section.List[2, 8],
+            Gen.Select(Gen.Int[0, 7], Gen.Int[0, 7]).List[0, 3],
+            Gen.OneOf(1.5m, 2m, 3m, 4m),
+            (sections, links, credits) =>
                 new Course
                 {
                     Id = new($"C{index}"),
                     Subject = "C",
                     Number = $"{index}",
                     Title = "",
-                    Credits = CreditRange.Of(Credits.Of(3)),
+                    Credits = new(Credits.Of(credits), Credits.Of(credits + 1)),
                     Sections =
                     [
                         .. sections.Select(
@@ -128,12 +130,24 @@ internal static class DrawnWorld
                 }
         );
 
+    private static readonly Gen<Strength> AnyStrength = Gen.OneOf(Strength.Cannot, Strength.RatherNot);
+
     private static readonly Gen<TimeBlock> Block = Gen.Select(
         Days,
         Hours,
-        Gen.OneOf(Strength.Cannot, Strength.RatherNot),
+        AnyStrength,
         Gen.OneOf<WeekSet>(WeekSet.All, WeekSet.All, WeekSet.Of(1, 2, 3), WeekSet.Of(2)),
         (days, time, strength, weeks) => new TimeBlock(days, time, strength, weeks, "")
+    );
+
+    private static readonly Gen<Break> Break = Gen.Select(
+        Days,
+        Gen.OneOf(9 * 60, 11 * 60, 12 * 60 + 30),
+        Gen.OneOf(60, 120, 180),
+        Gen.OneOf(20, 40, 60),
+        AnyStrength,
+        (days, from, length, minutes, strength) =>
+            new Break(days, new(new(from), new(from + length)), minutes, strength)
     );
 
     private static readonly Gen<DayLimits> Limits = Gen.Select(
@@ -141,15 +155,41 @@ internal static class DrawnWorld
         Gen.OneOf<int?>(null, null, 1020),
         Gen.OneOf<WeekdaySet>(default, default, WeekdaySet.Of(Weekday.Saturday)),
         Gen.OneOf(0, 0, 15),
-        (earliest, latest, off, between) =>
+        Gen.Select(
+            Gen.OneOf<int?>(null, null, null, 0, 1, 2, 3),
+            Gen.OneOf<int?>(null, null, null, 60, 120, 200),
+            Gen.OneOf<int?>(null, null, null, 75, 130, 240)
+        ),
+        (earliest, latest, off, between, most) =>
             new DayLimits
             {
                 EarliestStart = earliest is { } start ? new Minute(start) : null,
                 LatestEnd = latest is { } end ? new Minute(end) : null,
                 DaysOff = off,
                 MinutesBetween = between,
+                MaxDays = most.Item1,
+                MaxMinutesPerDay = most.Item2,
+                MaxStretchMinutes = most.Item3,
             }
     );
+
+    private static readonly Gen<int> Weight = Gen.OneOf(0, 0, 20, 60, 100);
+
+    private static readonly Gen<Weights> AllWeights = Each([.. Enumerable.Repeat(Weight, 11)])
+        .Select(w => new Weights
+        {
+            ClassDays = w[0],
+            Idle = w[1],
+            LaterStart = w[2],
+            EarlierFinish = w[3],
+            Stretch = w[4],
+            Moves = w[5],
+            Soft = w[6],
+            BreaksMissed = w[7],
+            Seats = w[8],
+            Away = w[9],
+            Wanted = w[10],
+        });
 
     private static Gen<IReadOnlyList<T>> Sometimes<T>(params T[] one) =>
         Gen.Frequency(
@@ -162,7 +202,15 @@ internal static class DrawnWorld
 
     private static Gen<WantedCourse> WantedOf(Course course) =>
         Gen.Select(
-            Gen.OneOf(CourseRole.Must, CourseRole.Must, CourseRole.Must, CourseRole.SetAside),
+            Gen.OneOf(
+                CourseRole.Must,
+                CourseRole.Must,
+                CourseRole.Must,
+                CourseRole.Must,
+                CourseRole.IfItFits,
+                CourseRole.IfItFits,
+                CourseRole.SetAside
+            ),
             Sometimes([.. course.Sections.Select(section => section.Number)]),
             Sometimes([.. course.Sections.Select(section => section.Number)]),
             Sometimes(Instructors),
@@ -181,24 +229,60 @@ internal static class DrawnWorld
                 }
         );
 
+    private static Gen<IReadOnlyList<EitherOr>> EitherOrOf(Course[] courses) =>
+        courses.Length < 2
+            ? Gen.Const<IReadOnlyList<EitherOr>>([])
+            : Gen.Select(
+                Gen.Int[0, 4],
+                Gen.Int[2, courses.Length],
+                Gen.Int[0, 2],
+                Gen.Int[0, 2],
+                (often, count, min, more) =>
+                    (IReadOnlyList<EitherOr>)(
+                        often > 0
+                            ? []
+                            : [new EitherOr([.. courses.Take(count).Select(course => course.Id)], min, min + more)]
+                    )
+            );
+
+    private static readonly Gen<CreditBounds> Bounds = Gen.OneOf<CreditBounds>(
+        default,
+        default,
+        default,
+        new CreditBounds(Credits.Of(4), null),
+        new CreditBounds(null, Credits.Of(6)),
+        new CreditBounds(Credits.Of(3), Credits.Of(7.5m))
+    );
+
     private static Gen<Ask> AskOf(Course[] courses) =>
         Gen.Select(
             Each([.. courses.Select(WantedOf)]),
-            Block.List[0, 1],
+            Gen.Select(Block.List[0, 2], Break.List[0, 2]),
             Limits,
-            Gen.Select(Sometimes(CampusIds), Gen.Bool),
+            Gen.Select(Sometimes(CampusIds), Gen.Bool, Gen.OneOf(false, false, true), Gen.Bool),
             Gen.OneOf(SeatsRule.Any, SeatsRule.Any, SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open),
             Sometimes([.. courses.SelectMany(course => course.Sections).Select(section => section.Number)]),
-            (wanted, blocks, limits, campus, seats, registered) =>
+            Gen.Select(EitherOrOf(courses), Bounds, AllWeights),
+            (wanted, rules, limits, campus, seats, registered, rest) =>
                 new Ask
                 {
                     Term = Term.Id,
                     Wanted = wanted,
-                    TimeBlocks = blocks,
+                    EitherOr = rest.Item1,
+                    Credits = rest.Item2,
+                    TimeBlocks = rules.Item1,
+                    Breaks = rules.Item2,
                     DayLimits = limits,
-                    Campus = new() { Allowed = campus.Item1, RespectTravel = campus.Item2 },
+                    Campus = new()
+                    {
+                        Allowed = campus.Item1,
+                        RespectTravel = campus.Item2,
+                        OnePerDay = campus.Item3,
+                        Preferred = campus.Item4 ? CampusIds[0] : null,
+                    },
                     Seats = seats,
                     Registered = registered,
+                    Weights = rest.Item3,
                 }
         );
 

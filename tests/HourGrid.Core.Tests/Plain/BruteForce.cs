@@ -9,29 +9,30 @@ namespace HourGrid.Core.Tests.Plain;
 /// </summary>
 internal static class BruteForce
 {
-    /// <summary>Every timetable, as its sections for each course in the order of the ask.</summary>
-    public static List<List<List<Section>>> Timetables(UniversityCatalogue catalogue, Ask ask)
+    /// <summary>Every timetable.</summary>
+    public static List<PlainTimetable> Timetables(UniversityCatalogue catalogue, Ask ask)
     {
         var term = catalogue.Terms.Single(one => one.Id == ask.Term);
-        var taken = ask.Wanted.Where(wanted => wanted.Role == CourseRole.Must).ToList();
-        if (taken.Count == 0)
-            return [];
-        var timetables = new List<List<List<Section>>> { new() };
-        foreach (var wanted in taken)
+        var timetables = new List<PlainTimetable> { new([]) };
+        foreach (var wanted in ask.Wanted)
         {
-            var bundles = Bundles(catalogue, term, ask, wanted);
+            var choice = ask.EitherOr.FirstOrDefault(one => one.Courses.Contains(wanted.Course));
+            var mayTake = choice is not null || wanted.Role != CourseRole.SetAside;
+            var mayLeave = choice is not null || wanted.Role != CourseRole.Must;
+            var bundles = mayTake ? Bundles(catalogue, term, ask, wanted) : [];
             timetables =
             [
                 .. from timetable in timetables
                 from bundle in bundles
-                where
-                    timetable
-                        .SelectMany(other => other)
-                        .All(other => bundle.All(s => !Clash(catalogue, term, ask, s, other)))
-                select timetable.Append(bundle).ToList(),
+                where timetable.Sections.All(other => bundle.All(s => !Clash(catalogue, term, ask, s, other)))
+                select new PlainTimetable([.. timetable.Taken, new(wanted.Course, bundle)]),
+                .. mayLeave ? timetables : [],
             ];
         }
-        return timetables;
+        return
+        [
+            .. timetables.Where(timetable => timetable.Taken.Count > 0 && PlainRules.Keep(catalogue, ask, timetable)),
+        ];
     }
 
     public static List<List<Section>> Bundles(UniversityCatalogue catalogue, Term term, Ask ask, WantedCourse wanted)
@@ -194,14 +195,15 @@ internal static class BruteForce
     }
 
     /// <summary>What two timetables share when they have the same week shape.</summary>
-    public static string WeekShape(Term term, List<List<Section>> timetable) =>
+    public static string WeekShape(Term term, PlainTimetable timetable) =>
         string.Join(
             "|",
-            timetable.Select(bundle =>
-                string.Join(
+            timetable.Taken.Select(taken =>
+                $"{taken.Course}: "
+                + string.Join(
                     ";",
-                    bundle
-                        .SelectMany(section =>
+                    taken
+                        .Bundle.SelectMany(section =>
                             section.Patterns.SelectMany(
                                 (pattern, i) =>
                                     DatedClasses(term, section with { Patterns = [pattern] })
@@ -216,3 +218,15 @@ internal static class BruteForce
             )
         );
 }
+
+/// <summary>The courses taken, in the order of the ask, each with its sections.</summary>
+internal sealed record PlainTimetable(List<PlainTaken> Taken)
+{
+    public IEnumerable<Section> Sections => Taken.SelectMany(taken => taken.Bundle);
+
+    /// <summary>Registration numbers, sorted and joined.</summary>
+    public string Key =>
+        string.Join(" ", Sections.Select(section => section.Number.Value).Order(StringComparer.Ordinal));
+}
+
+internal sealed record PlainTaken(CourseId Course, List<Section> Bundle);

@@ -6,13 +6,10 @@ namespace HourGrid.Core.Tests.Plain;
 /// <summary>The measures minute by minute, straight from their definitions.</summary>
 internal static class PlainMeasures
 {
-    public static string Of(UniversityCatalogue catalogue, Ask ask, List<List<Section>> timetable)
+    public static string Of(UniversityCatalogue catalogue, Ask ask, PlainTimetable timetable)
     {
         var term = catalogue.Terms.Single(one => one.Id == ask.Term);
-        var classes = timetable
-            .SelectMany(bundle => bundle)
-            .SelectMany(section => BruteForce.DatedClasses(term, section))
-            .ToList();
+        var classes = timetable.Sections.SelectMany(section => BruteForce.DatedClasses(term, section)).ToList();
         var weeks = classes.GroupBy(one => one.Week).Select(week => OfWeek(ask, [.. week], week.Key)).ToList();
         if (weeks.Count == 0)
             return "no hours";

@@ -1,6 +1,6 @@
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Engine;
+namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>Equality and order of lists of meetings: element by element, the shorter first.</summary>
 internal sealed class MeetingLists : IEqualityComparer<IReadOnlyList<Meeting>>, IComparer<IReadOnlyList<Meeting>>
@@ -22,13 +22,17 @@ internal sealed class MeetingLists : IEqualityComparer<IReadOnlyList<Meeting>>, 
         ElementByElement.Compare(x ?? [], y ?? [], (one, other) => one.CompareTo(other));
 }
 
-/// <summary>Order of lists of sections: by registration number, element by element, the shorter first.</summary>
-internal sealed class SectionLists : IComparer<IReadOnlyList<OfferedSection>>
+/// <summary>Order of bundles: by registration numbers, element by element, the shorter first.</summary>
+internal sealed class SectionLists : IComparer<Bundle>
 {
-    public static SectionLists Comparer { get; } = new();
+    public static SectionLists OfBundles { get; } = new();
 
-    public int Compare(IReadOnlyList<OfferedSection>? x, IReadOnlyList<OfferedSection>? y) =>
-        ElementByElement.Compare(x ?? [], y ?? [], (one, other) => one.Number.CompareTo(other.Number));
+    public int Compare(Bundle? x, Bundle? y) =>
+        ElementByElement.Compare(
+            x?.Sections ?? [],
+            y?.Sections ?? [],
+            (one, other) => one.Number.CompareTo(other.Number)
+        );
 }
 
 file static class ElementByElement

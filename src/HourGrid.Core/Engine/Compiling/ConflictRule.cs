@@ -1,7 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Engine;
+namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>When two meetings of different sections cannot both be attended.</summary>
 /// <param name="travel">Minutes between campuses, or null where travel is not respected.</param>

@@ -1,4 +1,4 @@
-namespace HourGrid.Core.Engine;
+namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>Something in an ask that cannot be answered, with the place where it stands.</summary>
 public sealed class AskRefusedException : Exception

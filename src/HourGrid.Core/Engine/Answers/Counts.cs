@@ -1,0 +1,56 @@
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>How many timetables and week shapes an ask has.</summary>
+/// <param name="Total">The count; at least so many there are, where it is not exact.</param>
+/// <param name="IsExact">Whether there are no more.</param>
+/// <param name="Estimate">How many there may be; null where the count is exact.</param>
+public sealed record CountAnswer(Tally Total, bool IsExact, Estimate? Estimate);
+
+/// <summary>Counts timetables and week shapes.</summary>
+public static class Counts
+{
+    /// <summary>The share of the time that is kept for an estimate.</summary>
+    private const double EstimateShare = 0.3;
+
+    /// <summary>Counts exactly where the budget allows it; past it, says what is certain and estimates the rest.</summary>
+    /// <param name="problem">What is asked.</param>
+    /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
+    /// <exception cref="AskTooLargeException">There are more than 128 bits count.</exception>
+    public static CountAnswer Of(Problem problem, TimeSpan? budget = null, CancellationToken cancellation = default)
+    {
+        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        var answer = Of(problem, root, new WorkLimit(budget * (1 - EstimateShare), cancellation));
+        cancellation.ThrowIfCancellationRequested();
+        if (answer.IsExact)
+            return answer;
+        var estimate = Estimating.Of(problem, root, new WorkLimit(budget * EstimateShare, cancellation));
+        cancellation.ThrowIfCancellationRequested();
+        return answer with { Estimate = estimate };
+    }
+
+    internal static CountAnswer Of(Problem problem, Root root, WorkLimit limit)
+    {
+        try
+        {
+            var count = TimetableCount.Of(problem, root, limit);
+            var total = problem.HasCreditVariants
+                ? count.Total with
+                {
+                    WeekShapes = ShapeSets.Count(problem, root, limit),
+                }
+                : count.Total;
+            return new(total, count.IsExact && !(problem.HasCreditVariants && limit.IsOver()), null);
+        }
+        catch (OverflowException)
+        {
+            throw new AskTooLargeException(
+                "There are more possibilities than a number of 38 digits holds. Set some courses aside."
+            );
+        }
+    }
+}

@@ -1,0 +1,46 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>Holds an ask against the catalogue and against what the engine takes on.</summary>
+internal static class AnswerableAsk
+{
+    public static void Check(CatalogueSnapshot snapshot, Ask ask)
+    {
+        if (ask.Term != snapshot.Term.Id)
+            throw new AskRefusedException("term", $"found {ask.Term}; this catalogue is of {snapshot.Term.Id}.");
+        for (var i = 0; i < ask.Wanted.Count; i++)
+            CheckWanted(snapshot, ask.Wanted[i], $"wanted[{i}]");
+        for (var i = 0; i < ask.EitherOr.Count; i++)
+        for (var j = 0; j < ask.EitherOr[i].Courses.Count; j++)
+            if (ask.Wanted.All(wanted => wanted.Course != ask.EitherOr[i].Courses[j]))
+                throw new AskRefusedException(
+                    $"eitherOr[{i}].courses[{j}]",
+                    $"{ask.EitherOr[i].Courses[j]} is not a wanted course."
+                );
+        var inPlay = ask.Wanted.Count(wanted => Wishes.IsInPlay(ask, wanted));
+        if (inPlay > Problem.MaxCoursesInPlay)
+            throw new AskTooLargeException(
+                $"{inPlay} courses are in play; {Problem.MaxCoursesInPlay} can be answered together. Set some aside."
+            );
+    }
+
+    private static void CheckWanted(CatalogueSnapshot snapshot, WantedCourse wanted, string path)
+    {
+        if (snapshot.Find(wanted.Course) is not { } offered)
+            throw new AskRefusedException($"{path}.course", $"{wanted.Course} is not in the catalogue.");
+        CheckNumbers(offered, wanted.Keep, $"{path}.keep");
+        CheckNumbers(offered, wanted.RuleOut, $"{path}.ruleOut");
+    }
+
+    private static void CheckNumbers(OfferedCourse offered, IReadOnlyList<RegistrationNumber> numbers, string path)
+    {
+        for (var i = 0; i < numbers.Count; i++)
+            if (offered.Sections.All(section => section.Number != numbers[i]))
+                throw new AskRefusedException(
+                    $"{path}[{i}]",
+                    $"{numbers[i]} is not a section of {offered.Course.Id} in this term."
+                );
+    }
+}

@@ -1,0 +1,47 @@
+using HourGrid.Core.Catalogue;
+
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>One course taken whole: one section for each component it needs, links respected.</summary>
+public sealed class Bundle
+{
+    internal Bundle(OfferedCourse course, OfferedSection[] sections)
+    {
+        Course = course;
+        Array.Sort(sections, static (one, other) => one.Number.CompareTo(other.Number));
+        Sections = sections;
+        Meetings = Merge(sections);
+        var credits = default(Credits);
+        var given = false;
+        foreach (var section in sections)
+            if (section.Section.Credits is { } own)
+            {
+                credits += own;
+                given = true;
+            }
+        Credits = given ? credits : course.Course.Credits.Min;
+    }
+
+    /// <summary>The course.</summary>
+    public OfferedCourse Course { get; }
+
+    /// <summary>Its sections, by registration number.</summary>
+    public IReadOnlyList<OfferedSection> Sections { get; }
+
+    /// <summary>All their meetings, in the order a week reads.</summary>
+    public IReadOnlyList<Meeting> Meetings { get; }
+
+    /// <summary>The sum of the sections' credits where any gives them, else the smaller bound of the course's.</summary>
+    public Credits Credits { get; }
+
+    private static IReadOnlyList<Meeting> Merge(OfferedSection[] sections)
+    {
+        if (sections.Length == 1)
+            return sections[0].Meetings;
+        var meetings = new List<Meeting>();
+        foreach (var section in sections)
+            meetings.AddRange(section.Meetings);
+        meetings.Sort();
+        return meetings.ToArray();
+    }
+}

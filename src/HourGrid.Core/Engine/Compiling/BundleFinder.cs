@@ -1,0 +1,94 @@
+using HourGrid.Core.Catalogue;
+
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>Finds the bundles of a course, with what each goes against.</summary>
+/// <param name="offered">The course as the term offers it.</param>
+/// <param name="admission">What its sections go against.</param>
+/// <param name="conflicts">When two meetings conflict.</param>
+/// <param name="mostAgainst">Bundles that go against more wishes than this are left out.</param>
+internal sealed class BundleFinder(
+    OfferedCourse offered,
+    Admission admission,
+    ConflictRule conflicts,
+    int mostAgainst
+)
+{
+    private readonly SectionLinks links = new(offered);
+    private readonly List<FoundBundle> found = [];
+
+    /// <summary>
+    /// Every bundle that goes against few enough wishes, once each, ordered by arrangement and then by section in
+    /// the catalogue's order.
+    /// </summary>
+    /// <exception cref="AskTooLargeException">There are more than <see cref="Problem.MaxBundlesPerCourse"/>.</exception>
+    public IReadOnlyList<FoundBundle> Find(CancellationToken cancellation)
+    {
+        var arrangements = offered
+            .Sections.Where(section => section.Section.Status != SectionStatus.Cancelled)
+            .GroupBy(section => section.Section.Arrangement);
+        foreach (var arrangement in arrangements)
+        {
+            // Which components are needed is settled before any wish looks at the sections: a rule that admits no
+            // lab makes the arrangement impossible, it does not make the lab unnecessary.
+            var candidates = arrangement
+                .GroupBy(section => section.Section.Component)
+                .Select(component =>
+                    component
+                        .Select(section => (section, against: admission.Against(section, mostAgainst)))
+                        .Where(pair => pair.against is not null)
+                        .Select(pair => (pair.section, pair.against!))
+                        .ToArray()
+                )
+                .ToArray();
+            Extend(candidates, 0, new OfferedSection[candidates.Length], [], cancellation);
+        }
+        return found;
+    }
+
+    private void Extend(
+        (OfferedSection Section, int[] Against)[][] candidates,
+        int component,
+        OfferedSection[] chosen,
+        int[] against,
+        CancellationToken cancellation
+    )
+    {
+        if (component == candidates.Length)
+        {
+            cancellation.ThrowIfCancellationRequested();
+            if (found.Count == Problem.MaxBundlesPerCourse)
+                throw new AskTooLargeException(
+                    $"{offered.Course.Id} has more than {Problem.MaxBundlesPerCourse} bundles. "
+                        + "Keep a section of it, or rule some out."
+                );
+            found.Add(new(new Bundle(offered, [.. chosen]), against));
+            return;
+        }
+        foreach (var (section, itsAgainst) in candidates[component])
+        {
+            var fits = true;
+            for (var earlier = 0; earlier < component && fits; earlier++)
+                fits =
+                    links.Allow(chosen[earlier], section)
+                    && !conflicts.Conflict(chosen[earlier].Meetings, section.Meetings);
+            if (!fits)
+                continue;
+            var all = Union(against, itsAgainst);
+            if (all.Length > mostAgainst)
+                continue;
+            chosen[component] = section;
+            Extend(candidates, component + 1, chosen, all, cancellation);
+        }
+    }
+
+    private static int[] Union(int[] one, int[] other) =>
+        one.Length == 0 ? other
+        : other.Length == 0 ? one
+        : [.. one.Union(other).Order()];
+}
+
+/// <summary>A bundle and what it goes against.</summary>
+/// <param name="Bundle">The bundle.</param>
+/// <param name="Against">The numbers of the wishes that would have to be lifted to admit it, ascending.</param>
+internal readonly record struct FoundBundle(Bundle Bundle, int[] Against);

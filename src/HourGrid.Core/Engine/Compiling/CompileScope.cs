@@ -1,0 +1,47 @@
+using HourGrid.Core.Catalogue;
+
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>How much room a problem is compiled with.</summary>
+/// <param name="MostAgainst">
+/// Bundles that go against so many wishes are in it, so that as many can be lifted at a time; 0 for the ask alone.
+/// </param>
+/// <param name="Held">
+/// Sections of a timetable, whose bundles then are options of their own; null to tell none apart.
+/// </param>
+internal sealed record CompileScope(int MostAgainst, IReadOnlySet<RegistrationNumber>? Held = null)
+{
+    public static CompileScope AskAlone { get; } = new(0);
+    public static CompileScope OneLifted { get; } = new(1);
+    public static CompileScope AnyLifted { get; } = new(int.MaxValue);
+
+    /// <summary>Whether wishes can be lifted.</summary>
+    public bool HasSwitches => MostAgainst > 0;
+}
+
+/// <summary>Which wishes are lifted.</summary>
+/// <param name="Wishes">Whether each wish is, by its number.</param>
+/// <param name="MayLeaveOut">
+/// What lifting a course or an either–or means: true, that its courses may be left out, so that lifting never takes a
+/// timetable away; false, the ask without it, as <see cref="Compiling.Wishes.Without"/> says.
+/// </param>
+internal sealed record Lifted(bool[] Wishes, bool MayLeaveOut)
+{
+    public static Lifted None(int wishes) => new(new bool[wishes], false);
+
+    public static Lifted Only(int wishes, params ReadOnlySpan<int> lifted)
+    {
+        var all = new bool[wishes];
+        foreach (var id in lifted)
+            all[id] = true;
+        return new(all, false);
+    }
+
+    public bool All(int[] ids)
+    {
+        foreach (var id in ids)
+            if (!Wishes[id])
+                return false;
+        return true;
+    }
+}

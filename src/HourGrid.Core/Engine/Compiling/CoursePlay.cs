@@ -1,0 +1,85 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>A course in play with its bundles folded into options.</summary>
+public sealed class CoursePlay
+{
+    internal CoursePlay(
+        OfferedCourse offered,
+        WantedCourse wanted,
+        int index,
+        IReadOnlyList<FoundBundle> bundles,
+        bool creditsMatter,
+        bool mayBeLeftOut,
+        IReadOnlySet<RegistrationNumber>? held
+    )
+    {
+        Offered = offered;
+        Wanted = wanted;
+        Index = index;
+        Bundles = [.. bundles.Select(found => found.Bundle)];
+        SectionsInPlay = bundles.SelectMany(found => found.Bundle.Sections).Distinct().Count();
+        var itsHeld = held is null
+            ? null
+            : offered.Sections.Select(section => section.Number).Where(held.Contains).Order().ToArray();
+        Options =
+        [
+            .. Fold(bundles, creditsMatter, itsHeld),
+            .. mayBeLeftOut
+                ? [CourseOption.Absent(isChange: itsHeld is { Length: > 0 })]
+                : Array.Empty<CourseOption>(),
+        ];
+    }
+
+    /// <summary>The course as the term offers it.</summary>
+    public OfferedCourse Offered { get; }
+
+    /// <summary>What the ask says of it.</summary>
+    public WantedCourse Wanted { get; }
+
+    /// <summary>Its place among the wanted courses of the ask.</summary>
+    public int Index { get; }
+
+    /// <summary>Its bundles, ordered by arrangement and then by section in the catalogue's order.</summary>
+    public IReadOnlyList<Bundle> Bundles { get; }
+
+    /// <summary>How many of its sections stand in a bundle.</summary>
+    public int SectionsInPlay { get; }
+
+    /// <summary>Its choices, earliest in the week first, leaving out last.</summary>
+    internal IReadOnlyList<CourseOption> Options { get; }
+
+    private static IEnumerable<CourseOption> Fold(
+        IReadOnlyList<FoundBundle> bundles,
+        bool creditsMatter,
+        RegistrationNumber[]? held
+    )
+    {
+        var shapes = bundles
+            .GroupBy(found => found.Bundle.Meetings, MeetingLists.Comparer)
+            .OrderBy(group => group.Key, MeetingLists.Comparer);
+        var shape = 0;
+        foreach (var group in shapes)
+        {
+            var options = group.GroupBy(found => new OptionKey(
+                creditsMatter ? found.Bundle.Credits : default,
+                string.Join(',', found.Against),
+                held is not null && !found.Bundle.Sections.Select(section => section.Number).SequenceEqual(held)
+            ));
+            foreach (var option in options)
+                yield return new CourseOption
+                {
+                    Meetings = group.Key,
+                    Bundles = [.. option.Select(found => found.Bundle).Order(SectionLists.OfBundles)],
+                    Against = option.First().Against,
+                    Shape = shape,
+                    IsChange = option.Key.IsChange,
+                };
+            shape++;
+        }
+    }
+
+    private readonly record struct OptionKey(Credits Credits, string Against, bool IsChange);
+}

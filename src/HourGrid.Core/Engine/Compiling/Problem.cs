@@ -1,0 +1,171 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>
+/// An ask compiled against a catalogue snapshot: what the answers read. Immutable, so threads share it.
+/// </summary>
+/// <remarks>
+/// <para>Courses in play stand in levels, each level with its options. A <em>state</em> at level <c>l</c> holds what is
+/// still possible after an option was chosen in every level before: the options of the levels from <c>l</c> on that
+/// conflict with nothing chosen, the witnesses nothing chosen has ruled out, and what is left of every limit.</para>
+/// <para>Choosing an option is the AND of its <em>row</em> with the state, and taking its <em>adds</em> off the lanes.
+/// Every rule of an ask is one of three: an option is or is not in the root state; a witness survives; a lane holds.
+/// So the search knows no rule, and lifting a rule is another root state of the same problem.</para>
+/// <para>docs/engine.md explains the whole.</para>
+/// </remarks>
+public sealed class Problem
+{
+    /// <summary>The most bundles one course may have.</summary>
+    public const int MaxBundlesPerCourse = 20_000;
+
+    /// <summary>The most courses in play together.</summary>
+    public const int MaxCoursesInPlay = 20;
+
+    /// <summary>The most words all rows together may take: 128 MB.</summary>
+    private const long MaxRowWords = 1 << 24;
+
+    private Problem(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        IReadOnlyList<Wish> wishes,
+        CoursePlay[] courses,
+        CompileScope scope,
+        CancellationToken cancellation
+    )
+    {
+        Snapshot = snapshot;
+        Ask = ask;
+        Wishes = wishes;
+        Courses = courses;
+        var table = new MeetingTable(courses);
+        if (courses.Sum(course => (course.Options.Count + 63) / 64) * (long)table.Meetings.Length > MaxRowWords / 2)
+            throw TooManyBundles(courses);
+        var conflicts = new ConflictTable(table, courses, ConflictRule.Of(snapshot, ask), cancellation);
+        var order = LevelOrder.Choose([.. courses.Select(course => course.Options.Count)], conflicts.Density());
+        Levels = [.. order.Select(course => courses[course])];
+        Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches);
+        Lanes = Compiling.Lanes.Of(ask, wishes, courses, table);
+        Layout = new StateLayout(Levels, Rules, Lanes);
+        var words = Levels.Select((level, l) => (long)level.Options.Count * RowWords(l)).Sum();
+        if (words > MaxRowWords)
+            throw TooManyBundles(courses);
+        Rows = new RowBuilder(this, table, conflicts, order).Build(cancellation);
+        Adds = BuildAdds(order);
+        HasCreditVariants = Levels.Any(level =>
+            level
+                .Options.Where(option => option.Against.Length == 0)
+                .GroupBy(option => option.Shape)
+                .Any(shape => shape.Select(option => option.Credits).Distinct().Skip(1).Any())
+        );
+    }
+
+    /// <summary>The catalogue it was compiled against.</summary>
+    public CatalogueSnapshot Snapshot { get; }
+
+    /// <summary>What was asked.</summary>
+    public Ask Ask { get; }
+
+    /// <summary>What the ask wishes; a wish's number is its place here.</summary>
+    public IReadOnlyList<Wish> Wishes { get; }
+
+    /// <summary>The courses in play, in the order of the ask.</summary>
+    public IReadOnlyList<CoursePlay> Courses { get; }
+
+    /// <summary>The same courses in the order in which answers choose.</summary>
+    internal IReadOnlyList<CoursePlay> Levels { get; }
+
+    internal IReadOnlyList<WitnessRule> Rules { get; }
+
+    internal IReadOnlyList<Lane> Lanes { get; }
+
+    internal StateLayout Layout { get; }
+
+    /// <summary>
+    /// By level, the rows of its options one after another: <see cref="RowWords"/> words each, for the words of a state
+    /// from the next level on up to the lanes. Pinned, for the innermost loops.
+    /// </summary>
+    internal ulong[][] Rows { get; }
+
+    /// <summary>By level, what each of its options takes off the lane words. Pinned.</summary>
+    internal ulong[][] Adds { get; }
+
+    /// <summary>Whether bundles of one course and the same hours differ in credits, and credits are bounded.</summary>
+    internal bool HasCreditVariants { get; }
+
+    /// <summary>Whether an ask can be compiled, as far as that shows without finding its bundles.</summary>
+    /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
+    /// <exception cref="AskTooLargeException">More than <see cref="MaxCoursesInPlay"/> courses are in play.</exception>
+    public static void Check(CatalogueSnapshot snapshot, Ask ask) => AnswerableAsk.Check(snapshot, ask);
+
+    /// <summary>Compiles an ask.</summary>
+    /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
+    /// <exception cref="AskTooLargeException">It is larger than <see cref="MaxCoursesInPlay"/> courses in play,
+    /// <see cref="MaxBundlesPerCourse"/> bundles of one course, or the memory for all of them together.</exception>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
+    public static Problem Compile(CatalogueSnapshot snapshot, Ask ask, CancellationToken cancellation = default) =>
+        Compile(snapshot, ask, CompileScope.AskAlone, cancellation);
+
+    internal static Problem Compile(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        CompileScope scope,
+        CancellationToken cancellation
+    )
+    {
+        AnswerableAsk.Check(snapshot, ask);
+        var wishes = Compiling.Wishes.Of(ask);
+        var conflicts = ConflictRule.Of(snapshot, ask);
+        var hours = new HourWishes(ask, wishes);
+        var courses = Enumerable
+            .Range(0, ask.Wanted.Count)
+            .Where(i => Compiling.Wishes.IsInPlay(ask, ask.Wanted[i]))
+            .Select(i =>
+            {
+                var offered = snapshot.Find(ask.Wanted[i].Course)!;
+                var admission = new Admission(ask, wishes, i, offered, hours);
+                return new CoursePlay(
+                    offered,
+                    ask.Wanted[i],
+                    i,
+                    new BundleFinder(offered, admission, conflicts, scope.MostAgainst).Find(cancellation),
+                    creditsMatter: ask.Credits is not { Min: null, Max: null },
+                    mayBeLeftOut: scope.HasSwitches || MayBeLeftOut(ask, ask.Wanted[i]),
+                    scope.Held
+                );
+            })
+            .ToArray();
+        return new(snapshot, ask, wishes, courses, scope, cancellation);
+    }
+
+    /// <summary>Words of a row of a level's option.</summary>
+    internal int RowWords(int level) => Layout.LanesAt - Layout.First[level + 1];
+
+    private static AskTooLargeException TooManyBundles(CoursePlay[] courses) =>
+        new(
+            $"{courses.Sum(course => course.Bundles.Count)} bundles are too many to answer together. "
+                + "Set a course aside, or keep some sections."
+        );
+
+    private static bool MayBeLeftOut(Ask ask, WantedCourse wanted) =>
+        wanted.Role != CourseRole.Must || Compiling.Wishes.EitherOrOf(ask, wanted) is not null;
+
+    private ulong[][] BuildAdds(int[] order)
+    {
+        var laneWords = Layout.Guards.Length;
+        var adds = new ulong[Levels.Count][];
+        for (var level = 0; level < adds.Length; level++)
+        {
+            adds[level] = GC.AllocateArray<ulong>(Levels[level].Options.Count * laneWords, pinned: true);
+            for (var lane = 0; lane < Lanes.Count; lane++)
+            {
+                var (word, shift, _) = Layout.LanePlace(lane);
+                var added = Lanes[lane].Adds[order[level]];
+                for (var option = 0; option < added.Length; option++)
+                    adds[level][option * laneWords + word] |= (ulong)added[option] << shift;
+            }
+        }
+        return adds;
+    }
+}

@@ -1,0 +1,214 @@
+using System.Runtime.CompilerServices;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>
+/// The step from a state to the next: everything a search needs to know of a problem. For one thread at a time.
+/// </summary>
+/// <remarks>
+/// Unsafe throughout: a state is a pointer to <see cref="StateLayout.WordCount"/> words, of which those before its
+/// level's first are not read. Rows, adds and scratch are pinned arrays held by this object, and options come from the
+/// bits of states, so no pointer leaves its array.
+/// </remarks>
+internal sealed unsafe class Choosing
+{
+    private readonly ulong*[] rows;
+    private readonly ulong*[] adds;
+    private readonly int[] first;
+    private readonly int levels;
+    private readonly int witnessesAt;
+    private readonly int narrowWords;
+    private readonly int lanesAt;
+    private readonly int laneWords;
+    private readonly ulong[] lows;
+    private readonly ulong[] spares;
+    private readonly ulong[] guards;
+    private readonly (int From, int Words)[] wide;
+
+    // By level: the witnesses that no option from the level on rules out, and the most those options take off lanes.
+    private readonly ulong[][] lasting;
+    private readonly ulong[][] mostTaken;
+
+    // Keeps the pinned arrays alive.
+    private readonly ulong[][] scratch;
+
+    public Choosing(Problem problem)
+    {
+        Problem = problem;
+        var layout = problem.Layout;
+        first = layout.First;
+        levels = problem.Levels.Count;
+        witnessesAt = first[^1];
+        narrowWords = layout.Lows.Length;
+        lanesAt = layout.LanesAt;
+        laneWords = layout.Guards.Length;
+        (lows, spares, guards, wide) = (layout.Lows, layout.Spares, layout.Guards, [.. layout.Wide]);
+        rows = new ulong*[levels];
+        adds = new ulong*[levels];
+        scratch = new ulong[levels + 1][];
+        for (var level = 0; level <= levels; level++)
+            scratch[level] = GC.AllocateArray<ulong>(layout.WordCount + 1, pinned: true);
+        for (var level = 0; level < levels; level++)
+        {
+            rows[level] = Pointer(problem.Rows[level]);
+            adds[level] = Pointer(problem.Adds[level]);
+        }
+        (lasting, mostTaken) = Outlook();
+        HasRules = lanesAt + laneWords > witnessesAt;
+    }
+
+    public Problem Problem { get; }
+
+    /// <summary>Whether there are witnesses or lanes at all.</summary>
+    public bool HasRules { get; }
+
+    /// <summary>A state of one's own for each level.</summary>
+    public ulong* Scratch(int level) => Pointer(scratch[level]);
+
+    /// <summary>The words of an option's row that belong to the next level on.</summary>
+    public ulong* Row(int level, int option) => rows[level] + (long)option * (lanesAt - first[level + 1]);
+
+    /// <summary>
+    /// Writes into <paramref name="next"/> what may still be chosen after an option was; false when some later level
+    /// has nothing left or a rule is broken.
+    /// </summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public bool Choose(int level, int option, ulong* state, ulong* next)
+    {
+        // Row word 0 belongs to state word first[level + 1].
+        var row = Row(level, option) - first[level + 1];
+        for (var later = level + 1; later < levels; later++)
+        {
+            var any = 0UL;
+            for (var word = first[later]; word < first[later + 1]; word++)
+                any |= next[word] = state[word] & row[word];
+            if (any == 0)
+                return false;
+        }
+        return !HasRules || KeepsRules(level, option, state, next);
+    }
+
+    /// <summary>As <see cref="Choose"/>, for the witnesses and the lanes alone.</summary>
+    public bool KeepsRules(int level, int option, ulong* state, ulong* next)
+    {
+        var row = Row(level, option) - first[level + 1];
+        for (var word = 0; word < narrowWords; word++)
+        {
+            var left = next[witnessesAt + word] = state[witnessesAt + word] & row[witnessesAt + word];
+            if ((((left | spares[word]) - lows[word]) & spares[word]) != spares[word])
+                return false;
+        }
+        foreach (var (from, words) in wide)
+        {
+            var any = 0UL;
+            for (var word = from; word < from + words; word++)
+                any |= next[word] = state[word] & row[word];
+            if (any == 0)
+                return false;
+        }
+        var taken = adds[level] + (long)option * laneWords;
+        for (var word = 0; word < laneWords; word++)
+        {
+            var left = next[lanesAt + word] = state[lanesAt + word] - taken[word];
+            if ((left & guards[word]) != guards[word])
+                return false;
+        }
+        return true;
+    }
+
+    /// <summary>Whether no choice from a level on can break a rule any more.</summary>
+    public bool IsFree(int level, ulong* state)
+    {
+        if (!HasRules)
+            return true;
+        var outlast = lasting[level];
+        for (var word = 0; word < narrowWords; word++)
+            if (
+                ((((state[witnessesAt + word] & outlast[word]) | spares[word]) - lows[word]) & spares[word])
+                != spares[word]
+            )
+                return false;
+        foreach (var (from, words) in wide)
+        {
+            var any = 0UL;
+            for (var word = from; word < from + words; word++)
+                any |= state[word] & outlast[word - witnessesAt];
+            if (any == 0)
+                return false;
+        }
+        var most = mostTaken[level];
+        for (var word = 0; word < laneWords; word++)
+            if (((state[lanesAt + word] - most[word]) & guards[word]) != guards[word])
+                return false;
+        return true;
+    }
+
+    /// <summary>
+    /// Makes states equal that have the same completions: a rule that can no longer be broken keeps all its witnesses
+    /// that last, and a lane no more than can still be taken.
+    /// </summary>
+    public void Normalize(int level, ulong* state)
+    {
+        if (!HasRules)
+            return;
+        var outlast = lasting[level];
+        for (var word = 0; word < narrowWords; word++)
+        {
+            var safe = (((state[witnessesAt + word] & outlast[word]) | spares[word]) - lows[word]) & spares[word];
+            for (; safe != 0; safe &= safe - 1)
+            {
+                // The field below the spare bit: down to its lowest bit, the highest one under the spare.
+                var spare = safe & (~safe + 1);
+                var below = lows[word] & (spare - 1);
+                var field = spare - (1UL << (63 - (int)ulong.LeadingZeroCount(below)));
+                state[witnessesAt + word] = (state[witnessesAt + word] & ~field) | (outlast[word] & field);
+            }
+        }
+        foreach (var lane in lanes)
+        {
+            var most = mostTaken[level][lane.Word] >> lane.Shift & lane.Mask;
+            var left = state[lanesAt + lane.Word] >> lane.Shift & lane.Mask;
+            if (left > most)
+                state[lanesAt + lane.Word] -= (left - most) << lane.Shift;
+        }
+    }
+
+    private (int Word, int Shift, ulong Mask)[] lanes = [];
+
+    private static ulong* Pointer(ulong[] pinned) =>
+        (ulong*)Unsafe.AsPointer(ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(pinned));
+
+    private (ulong[][] Lasting, ulong[][] MostTaken) Outlook()
+    {
+        var layout = Problem.Layout;
+        lanes =
+        [
+            .. Enumerable
+                .Range(0, Problem.Lanes.Count)
+                .Select(lane => layout.LanePlace(lane))
+                .Select(place => (place.Word, place.Shift, (1UL << place.Width) - 1)),
+        ];
+        var outlast = new ulong[levels + 1][];
+        var most = new ulong[levels + 1][];
+        outlast[levels] = new ulong[lanesAt - witnessesAt];
+        outlast[levels].AsSpan().Fill(ulong.MaxValue);
+        most[levels] = new ulong[laneWords];
+        for (var level = levels - 1; level >= 0; level--)
+        {
+            outlast[level] = [.. outlast[level + 1]];
+            most[level] = [.. most[level + 1]];
+            for (var option = 0; option < Problem.Levels[level].Options.Count; option++)
+            for (var word = 0; word < lanesAt - witnessesAt; word++)
+                outlast[level][word] &= Row(level, option)[witnessesAt - first[level + 1] + word];
+            foreach (var (word, shift, mask) in lanes)
+            {
+                var largest = 0UL;
+                for (var option = 0; option < Problem.Levels[level].Options.Count; option++)
+                    largest = Math.Max(largest, adds[level][option * laneWords + word] >> shift & mask);
+                most[level][word] += largest << shift;
+            }
+        }
+        return (outlast, most);
+    }
+}

@@ -1,0 +1,127 @@
+using System.Numerics;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>About how many there are, where counting them takes too long.</summary>
+/// <param name="Timetables">The estimate; unbiased.</param>
+/// <param name="RelativeError">Its standard error as a share of it, from the spread of the samples.</param>
+/// <param name="Samples">How many samples it rests on.</param>
+public sealed record Estimate(double Timetables, double RelativeError, int Samples);
+
+/// <summary>
+/// Estimates counts by random paths: each level chooses among the options left, in proportion to how many options each
+/// would leave the later levels, down to the last levels, which are counted. A path's count divided by its probability
+/// is an unbiased sample (Knuth, "Estimating the efficiency of backtrack programs", 1975; with importance sampling as
+/// Chen, "Heuristic sampling", 1992, suggests).
+/// </summary>
+internal sealed unsafe class Estimating
+{
+    private const int LeastSamples = 32;
+    private const int MostSamples = 200_000;
+    private const int LevelsCounted = 2;
+
+    private readonly Choosing choosing;
+    private readonly CompletionCounter counter;
+    private readonly int[] first;
+    private readonly double[][] chances;
+
+    // The same ask gives the same sequence of paths; how many fit into the time is the machine's.
+    private ulong random = 0x9E3779B97F4A7C15UL;
+
+    private Estimating(Choosing choosing, WorkLimit limit)
+    {
+        this.choosing = choosing;
+        counter = new(choosing, limit);
+        first = choosing.Problem.Layout.First;
+        chances = [.. choosing.Problem.Levels.Select(level => new double[level.Options.Count])];
+    }
+
+    /// <summary>Samples until the time is up; null where it was too short to say anything.</summary>
+    public static Estimate? Of(Problem problem, Root root, WorkLimit limit)
+    {
+        if (root.IsDead)
+            return null;
+        var estimating = new Estimating(new Choosing(problem), limit);
+        var samples = 0;
+        double mean = 0;
+        double squares = 0;
+        while (samples < MostSamples && !limit.IsOver())
+        {
+            double sample;
+            fixed (ulong* state = root.State)
+                sample = estimating.Sample(0, state);
+            if (estimating.counter.IsStopped)
+                break;
+            // Welford, "Note on a method for calculating corrected sums of squares and products", 1962.
+            samples++;
+            var change = sample - mean;
+            mean += change / samples;
+            squares += change * (sample - mean);
+        }
+        if (samples < LeastSamples || mean == 0)
+            return null;
+        var error = Math.Sqrt(squares / (samples - 1) / samples) / mean;
+        return new(mean, error, samples);
+    }
+
+    private double Sample(int level, ulong* state)
+    {
+        var problem = choosing.Problem;
+        if (level >= problem.Levels.Count - LevelsCounted)
+            return (double)counter.Below(level, state).Timetables;
+        var next = choosing.Scratch(level + 1);
+        var sum = Weigh(level, state, next);
+        if (sum == 0)
+            return 0;
+        var (option, chance) = Draw(level, sum);
+        choosing.Choose(level, option, state, next);
+        return Sample(level + 1, next) * problem.Levels[level].Options[option].Ways / chance;
+    }
+
+    /// <summary>Weighs every option of a level; 0 for those that lead nowhere.</summary>
+    private double Weigh(int level, ulong* state, ulong* next)
+    {
+        var its = chances[level];
+        Array.Clear(its);
+        var sum = 0.0;
+        for (var word = first[level]; word < first[level + 1]; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            if (!choosing.Choose(level, option, state, next))
+                continue;
+            double weight = choosing.Problem.Levels[level].Options[option].Ways;
+            for (var later = level + 1; later < choosing.Problem.Levels.Count; later++)
+            {
+                var left = 0;
+                for (var laterWord = first[later]; laterWord < first[later + 1]; laterWord++)
+                    left += BitOperations.PopCount(next[laterWord]);
+                weight *= left;
+            }
+            sum += its[option] = weight;
+        }
+        return sum;
+    }
+
+    private (int Option, double Chance) Draw(int level, double sum)
+    {
+        // Marsaglia, "Xorshift RNGs", 2003.
+        random ^= random << 13;
+        random ^= random >> 7;
+        random ^= random << 17;
+        var at = (random >> 11) * (1.0 / (1UL << 53)) * sum;
+        var its = chances[level];
+        var last = 0;
+        for (var option = 0; option < its.Length; option++)
+        {
+            if (its[option] == 0)
+                continue;
+            last = option;
+            at -= its[option];
+            if (at < 0)
+                break;
+        }
+        return (last, its[last] / sum);
+    }
+}

@@ -1,0 +1,80 @@
+using System.Numerics;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>
+/// Counts week shapes where bundles of the same hours differ in credits and credits are bounded: then one week shape
+/// has several options, and counts once if any of them keeps the bounds.
+/// </summary>
+/// <remarks>
+/// A search over sets of states, as an automaton is made deterministic: the states of a set differ in what is left of
+/// the lanes alone. Rare, so it is plain and not fast.
+/// </remarks>
+internal sealed unsafe class ShapeSets
+{
+    private readonly Choosing choosing;
+    private readonly WorkLimit limit;
+
+    private ShapeSets(Choosing choosing, WorkLimit limit)
+    {
+        this.choosing = choosing;
+        this.limit = limit;
+    }
+
+    /// <summary>Week shapes from a root; fewer than there are once the limit is over.</summary>
+    public static UInt128 Count(Problem problem, Root root, WorkLimit limit)
+    {
+        if (root.IsDead)
+            return 0;
+        var all = new ShapeSets(new Choosing(problem), limit).Below(0, [root.State]);
+        return root.HoldsNothing && all > 0 ? all - 1 : all;
+    }
+
+    private UInt128 Below(int level, List<ulong[]> states)
+    {
+        if (level == choosing.Problem.Levels.Count)
+            return 1;
+        UInt128 count = 0;
+        foreach (var options in OptionsByShape(level, states[0]))
+        {
+            if (limit.IsOver())
+                break;
+            var next = Next(level, states, options);
+            if (next.Count > 0)
+                count = checked(count + Below(level + 1, next));
+        }
+        return count;
+    }
+
+    private IEnumerable<IGrouping<int, int>> OptionsByShape(int level, ulong[] state)
+    {
+        var first = choosing.Problem.Layout.First;
+        var left = new List<int>();
+        for (var word = first[level]; word < first[level + 1]; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+            left.Add(((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits));
+        return left.GroupBy(option => choosing.Problem.Levels[level].Options[option].Shape);
+    }
+
+    private List<ulong[]> Next(int level, List<ulong[]> states, IEnumerable<int> options)
+    {
+        var lanesAt = choosing.Problem.Layout.LanesAt;
+        var found = new List<ulong[]>();
+        foreach (var option in options)
+        foreach (var state in states)
+        {
+            var next = new ulong[choosing.Problem.Layout.WordCount + 1];
+            fixed (ulong* from = state)
+            fixed (ulong* to = next)
+            {
+                if (!choosing.Choose(level, option, from, to))
+                    continue;
+                choosing.Normalize(level + 1, to);
+            }
+            if (!found.Exists(other => other.AsSpan(lanesAt).SequenceEqual(next.AsSpan(lanesAt))))
+                found.Add(next);
+        }
+        return found;
+    }
+}
