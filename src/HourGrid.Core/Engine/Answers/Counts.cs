@@ -37,7 +37,7 @@ public static class Counts
     {
         try
         {
-            var count = TimetableCount.Of(problem, root, limit);
+            using var count = TimetableCount.Of(problem, root, limit);
             var total = problem.HasCreditVariants
                 ? count.Total with
                 {

@@ -35,7 +35,6 @@ public sealed unsafe class TimetableWalk
             new(null, cancellation)
         );
         cancellation.ThrowIfCancellationRequested();
-        count.Layers?.CountUpwards();
         counter = count.Layers is { } layers ? new(layers.Choosing, WorkLimit.None) : null;
         path =
         [
@@ -52,8 +51,7 @@ public sealed unsafe class TimetableWalk
     public Tally Total => count.Total;
 
     /// <summary>Bytes it holds, about.</summary>
-    public long Size =>
-        4096 + problem.Rows.Sum(rows => rows.LongLength * 8) + (count.Layers?.Layers.Sum(layer => layer.Size) ?? 0);
+    public long Size => 4096 + problem.Words.LongLength * 8 + (count.Layers?.Layers.Sum(layer => layer.Size) ?? 0);
 
     /// <summary>The timetable at a place among all timetables.</summary>
     /// <param name="number">From 0 to <see cref="Total"/>'s timetables less one.</param>
@@ -150,13 +148,14 @@ public sealed unsafe class TimetableWalk
     private List<(int Option, int State)> ChoicesAt(int level, int state)
     {
         var layers = count.Layers!;
+        var choices = new List<(int, int)>();
         if (level < layers.Frontier.Level)
         {
-            var layer = layers.Layers[level];
-            var from = layer.FirstChoice[state];
-            return layer.Choices.GetRange(from, layer.FirstChoice[state + 1] - from);
+            var its = layers.Layers[level].Choices;
+            for (var choice = 0; choice < its.OptionsOf(state).Length; choice++)
+                choices.Add((its.OptionsOf(state)[choice], its.NextOf(state)[choice]));
+            return choices;
         }
-        var choices = new List<(int, int)>();
         var first = problem.Layout.First;
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = path[level][word]; bits != 0; bits &= bits - 1)

@@ -51,8 +51,10 @@ public sealed class Problem
         var words = Levels.Select((level, l) => (long)level.Options.Count * RowWords(l)).Sum();
         if (words > MaxRowWords)
             throw TooManyBundles(courses);
-        Rows = new RowBuilder(this, table, conflicts, order).Build(cancellation);
-        Adds = BuildAdds(order);
+        (RowsAt, AddsAt, var length) = Place();
+        Words = GC.AllocateUninitializedArray<ulong>(length, pinned: true);
+        new RowBuilder(this, table, conflicts, order).Build(cancellation);
+        BuildAdds(order);
         HasCreditVariants = Levels.Any(level =>
             level
                 .Options.Where(option => option.Against.Length == 0)
@@ -83,13 +85,18 @@ public sealed class Problem
     internal StateLayout Layout { get; }
 
     /// <summary>
-    /// By level, the rows of its options one after another: <see cref="RowWords"/> words each, for the words of a state
-    /// from the next level on up to the lanes. Pinned, for the innermost loops.
+    /// The rows of all options, level by level, and then what they take off the lanes. Pinned, for the innermost loops.
     /// </summary>
-    internal ulong[][] Rows { get; }
+    internal ulong[] Words { get; }
 
-    /// <summary>By level, what each of its options takes off the lane words. Pinned.</summary>
-    internal ulong[][] Adds { get; }
+    /// <summary>
+    /// By level, where its rows begin: <see cref="RowWords"/> words an option, for the words of a state from the next
+    /// level on up to the lanes.
+    /// </summary>
+    internal int[] RowsAt { get; }
+
+    /// <summary>By level, where what its options take off the lanes begins: a word for each lane word and option.</summary>
+    internal int[] AddsAt { get; }
 
     /// <summary>Whether bundles of one course and the same hours differ in credits, and credits are bounded.</summary>
     internal bool HasCreditVariants { get; }
@@ -151,21 +158,40 @@ public sealed class Problem
     private static bool MayBeLeftOut(Ask ask, WantedCourse wanted) =>
         wanted.Role != CourseRole.Must || Compiling.Wishes.EitherOrOf(ask, wanted) is not null;
 
-    private ulong[][] BuildAdds(int[] order)
+    internal Span<ulong> RowOf(int level, int option) =>
+        Words.AsSpan(RowsAt[level] + option * RowWords(level), RowWords(level));
+
+    internal Span<ulong> AddsOf(int level, int option) =>
+        Words.AsSpan(AddsAt[level] + option * Layout.Guards.Length, Layout.Guards.Length);
+
+    private (int[] RowsAt, int[] AddsAt, int Length) Place()
     {
-        var laneWords = Layout.Guards.Length;
-        var adds = new ulong[Levels.Count][];
-        for (var level = 0; level < adds.Length; level++)
+        var at = 0;
+        var rowsAt = new int[Levels.Count];
+        for (var level = 0; level < Levels.Count; level++)
         {
-            adds[level] = GC.AllocateArray<ulong>(Levels[level].Options.Count * laneWords, pinned: true);
-            for (var lane = 0; lane < Lanes.Count; lane++)
-            {
-                var (word, shift, _) = Layout.LanePlace(lane);
-                var added = Lanes[lane].Adds[order[level]];
-                for (var option = 0; option < added.Length; option++)
-                    adds[level][option * laneWords + word] |= (ulong)added[option] << shift;
-            }
+            rowsAt[level] = at;
+            at += Levels[level].Options.Count * RowWords(level);
         }
-        return adds;
+        var addsAt = new int[Levels.Count];
+        for (var level = 0; level < Levels.Count; level++)
+        {
+            addsAt[level] = at;
+            at += Levels[level].Options.Count * Layout.Guards.Length;
+        }
+        return (rowsAt, addsAt, at);
+    }
+
+    private void BuildAdds(int[] order)
+    {
+        Words.AsSpan(AddsAt.FirstOrDefault()).Clear();
+        for (var level = 0; level < Levels.Count; level++)
+        for (var lane = 0; lane < Lanes.Count; lane++)
+        {
+            var (word, shift, _) = Layout.LanePlace(lane);
+            var added = Lanes[lane].Adds[order[level]];
+            for (var option = 0; option < added.Length; option++)
+                AddsOf(level, option)[word] |= (ulong)added[option] << shift;
+        }
     }
 }

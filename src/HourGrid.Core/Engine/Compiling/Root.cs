@@ -11,7 +11,7 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
     public static Root Of(Problem problem, Lifted lifted)
     {
         var layout = problem.Layout;
-        var state = GC.AllocateArray<ulong>(layout.WordCount, pinned: true);
+        var state = new ulong[layout.WordCount];
         var isDead = problem.Levels.Count == 0;
         var holdsNothing = !isDead;
         for (var level = 0; level < problem.Levels.Count; level++)
@@ -104,7 +104,7 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
             var absent = problem.Levels[level].Options.Count - 1;
             for (var word = 0; word < lanes.Length; word++)
             {
-                lanes[word] -= problem.Adds[level][absent * lanes.Length + word];
+                lanes[word] -= problem.AddsOf(level, absent)[word];
                 if ((lanes[word] & problem.Layout.Guards[word]) != problem.Layout.Guards[word])
                     return false;
             }

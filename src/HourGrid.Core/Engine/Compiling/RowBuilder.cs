@@ -20,20 +20,17 @@ internal sealed class RowBuilder
         ruledOut = RuledOutByMeeting();
     }
 
-    public ulong[][] Build(CancellationToken cancellation)
+    public void Build(CancellationToken cancellation)
     {
         var first = problem.Layout.First;
-        var rows = new ulong[order.Length][];
         var whole = new ulong[conflicts.First[^1]];
         for (var level = 0; level < order.Length; level++)
         {
-            var width = problem.RowWords(level);
             var options = problem.Levels[level].Options.Count;
-            rows[level] = GC.AllocateArray<ulong>(options * width, pinned: true);
             for (var option = 0; option < options; option++)
             {
                 cancellation.ThrowIfCancellationRequested();
-                var row = rows[level].AsSpan(option * width, width);
+                var row = problem.RowOf(level, option);
                 conflicts.Row(order[level], option, whole);
                 for (var later = level + 1; later < order.Length; later++)
                     whole
@@ -46,7 +43,6 @@ internal sealed class RowBuilder
                         witnesses[word] &= ~ruledOut[meeting * witnessWords + word];
             }
         }
-        return rows;
     }
 
     private ulong[] RuledOutByMeeting()

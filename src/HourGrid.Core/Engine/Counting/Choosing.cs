@@ -11,12 +11,15 @@ namespace HourGrid.Core.Engine.Counting;
 /// level's first are not read. Rows, adds and scratch are pinned arrays held by this object, and options come from the
 /// bits of states, so no pointer leaves its array.
 /// </remarks>
-internal sealed unsafe class Choosing
+internal sealed unsafe class Choosing : IDisposable
 {
     private readonly ulong*[] rows;
     private readonly ulong*[] adds;
     private readonly int[] first;
     private readonly int levels;
+
+    // Whether every level has one word, so that words and levels are numbered alike.
+    private readonly bool isNarrow;
     private readonly int witnessesAt;
     private readonly int narrowWords;
     private readonly int lanesAt;
@@ -30,8 +33,11 @@ internal sealed unsafe class Choosing
     private readonly ulong[][] lasting;
     private readonly ulong[][] mostTaken;
 
-    // Keeps the pinned arrays alive.
-    private readonly ulong[][] scratch;
+    private readonly bool[] fits64;
+
+    // One state for each level, one after the other.
+    private readonly ulong[] scratch;
+    private readonly int words;
 
     public Choosing(Problem problem)
     {
@@ -46,16 +52,17 @@ internal sealed unsafe class Choosing
         (lows, spares, guards, wide) = (layout.Lows, layout.Spares, layout.Guards, [.. layout.Wide]);
         rows = new ulong*[levels];
         adds = new ulong*[levels];
-        scratch = new ulong[levels + 1][];
-        for (var level = 0; level <= levels; level++)
-            scratch[level] = GC.AllocateArray<ulong>(layout.WordCount + 1, pinned: true);
+        words = layout.WordCount + 1;
+        scratch = PinnedWords.Rent(words * (levels + 1));
         for (var level = 0; level < levels; level++)
         {
-            rows[level] = Pointer(problem.Rows[level]);
-            adds[level] = Pointer(problem.Adds[level]);
+            rows[level] = Pinned.Pointer(problem.Words) + problem.RowsAt[level];
+            adds[level] = Pinned.Pointer(problem.Words) + problem.AddsAt[level];
         }
         (lasting, mostTaken) = Outlook();
+        fits64 = FindFits64();
         HasRules = lanesAt + laneWords > witnessesAt;
+        isNarrow = witnessesAt == levels;
     }
 
     public Problem Problem { get; }
@@ -63,8 +70,14 @@ internal sealed unsafe class Choosing
     /// <summary>Whether there are witnesses or lanes at all.</summary>
     public bool HasRules { get; }
 
+    /// <summary>Whether 64 bits hold every count of completions from a level on.</summary>
+    public bool Fits64(int level) => fits64[level];
+
     /// <summary>A state of one's own for each level.</summary>
-    public ulong* Scratch(int level) => Pointer(scratch[level]);
+    public ulong* Scratch(int level) => Pinned.Pointer(scratch) + (long)level * words;
+
+    /// <summary>Gives the memory back; it must not be used after.</summary>
+    public void Dispose() => PinnedWords.Return(scratch);
 
     /// <summary>The words of an option's row that belong to the next level on.</summary>
     public ulong* Row(int level, int option) => rows[level] + (long)option * (lanesAt - first[level + 1]);
@@ -78,6 +91,13 @@ internal sealed unsafe class Choosing
     {
         // Row word 0 belongs to state word first[level + 1].
         var row = Row(level, option) - first[level + 1];
+        if (isNarrow)
+        {
+            for (var word = level + 1; word < levels; word++)
+                if ((next[word] = state[word] & row[word]) == 0)
+                    return false;
+            return !HasRules || KeepsRules(level, option, state, next);
+        }
         for (var later = level + 1; later < levels; later++)
         {
             var any = 0UL;
@@ -90,6 +110,7 @@ internal sealed unsafe class Choosing
     }
 
     /// <summary>As <see cref="Choose"/>, for the witnesses and the lanes alone.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public bool KeepsRules(int level, int option, ulong* state, ulong* next)
     {
         var row = Row(level, option) - first[level + 1];
@@ -107,6 +128,13 @@ internal sealed unsafe class Choosing
             if (any == 0)
                 return false;
         }
+        return TakeFromLanes(level, option, state, next);
+    }
+
+    /// <summary>As <see cref="Choose"/>, for the lanes alone.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public bool TakeFromLanes(int level, int option, ulong* state, ulong* next)
+    {
         var taken = adds[level] + (long)option * laneWords;
         for (var word = 0; word < laneWords; word++)
         {
@@ -118,11 +146,13 @@ internal sealed unsafe class Choosing
     }
 
     /// <summary>Whether no choice from a level on can break a rule any more.</summary>
-    public bool IsFree(int level, ulong* state)
+    public bool IsFree(int level, ulong* state) =>
+        !HasRules || (WitnessesLast(state, lasting[level]) && LanesLast(level, state));
+
+    /// <summary>Whether every rule has a witness left among those given.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public bool WitnessesLast(ulong* state, ulong[] outlast)
     {
-        if (!HasRules)
-            return true;
-        var outlast = lasting[level];
         for (var word = 0; word < narrowWords; word++)
             if (
                 ((((state[witnessesAt + word] & outlast[word]) | spares[word]) - lows[word]) & spares[word])
@@ -137,6 +167,12 @@ internal sealed unsafe class Choosing
             if (any == 0)
                 return false;
         }
+        return true;
+    }
+
+    /// <summary>Whether nothing that the levels from one on can take off the lanes is too much.</summary>
+    public bool LanesLast(int level, ulong* state)
+    {
         var most = mostTaken[level];
         for (var word = 0; word < laneWords; word++)
             if (((state[lanesAt + word] - most[word]) & guards[word]) != guards[word])
@@ -144,10 +180,43 @@ internal sealed unsafe class Choosing
         return true;
     }
 
+    /// <summary>Whether the lanes have enough left for an option.</summary>
+    public bool LanesAllow(int level, int option, ulong* state)
+    {
+        var taken = adds[level] + (long)option * laneWords;
+        for (var word = 0; word < laneWords; word++)
+            if (((state[lanesAt + word] - taken[word]) & guards[word]) != guards[word])
+                return false;
+        return true;
+    }
+
+    /// <summary>Whether an option leaves every rule a witness.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public bool WitnessesAllow(int level, int option, ulong* state)
+    {
+        var row = Row(level, option) - first[level + 1];
+        for (var word = 0; word < narrowWords; word++)
+        {
+            var left = state[witnessesAt + word] & row[witnessesAt + word];
+            if ((((left | spares[word]) - lows[word]) & spares[word]) != spares[word])
+                return false;
+        }
+        foreach (var (from, words) in wide)
+        {
+            var any = 0UL;
+            for (var word = from; word < from + words; word++)
+                any |= state[word] & row[word];
+            if (any == 0)
+                return false;
+        }
+        return true;
+    }
+
     /// <summary>
     /// Makes states equal that have the same completions: a rule that can no longer be broken keeps all its witnesses
     /// that last, and a lane no more than can still be taken.
     /// </summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public void Normalize(int level, ulong* state)
     {
         if (!HasRules)
@@ -176,8 +245,18 @@ internal sealed unsafe class Choosing
 
     private (int Word, int Shift, ulong Mask)[] lanes = [];
 
-    private static ulong* Pointer(ulong[] pinned) =>
-        (ulong*)Unsafe.AsPointer(ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(pinned));
+    private bool[] FindFits64()
+    {
+        var fits = new bool[levels + 1];
+        UInt128 product = 1;
+        for (var level = levels; level >= 0 && product <= long.MaxValue; level--)
+        {
+            if (level < levels)
+                product *= (UInt128)Math.Max(1, Problem.Levels[level].Options.Sum(option => (long)option.Ways));
+            fits[level] = product <= long.MaxValue;
+        }
+        return fits;
+    }
 
     private (ulong[][] Lasting, ulong[][] MostTaken) Outlook()
     {

@@ -6,8 +6,7 @@ namespace HourGrid.Core.Engine.Counting;
 
 /// <summary>Counts the ways to complete a state, depth first. For one thread at a time.</summary>
 /// <remarks>
-/// The last two levels are one loop without a branch: for each option of the second-last level that is left, the bits
-/// the last level has left of its row are counted, weighted by bit planes where options have several ways.
+/// Once no rule can be broken any more, the last levels are counted as sets, by <see cref="PairCounter"/>.
 /// </remarks>
 internal sealed unsafe class CompletionCounter
 {
@@ -19,8 +18,9 @@ internal sealed unsafe class CompletionCounter
     private readonly int[] first;
     private readonly int levels;
     private readonly uint[][] ways;
-    private readonly BitPlanes lastWays;
-    private readonly bool[] fits64;
+    private readonly PairCounter pairs;
+    private readonly RuledPairCounter ruled;
+    private readonly int workOfPair;
     private int work;
 
     public CompletionCounter(Choosing choosing, WorkLimit limit)
@@ -31,15 +31,9 @@ internal sealed unsafe class CompletionCounter
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (uint)option.Ways).ToArray())];
-        lastWays = new BitPlanes(ways[^1]);
-        fits64 = new bool[levels + 1];
-        var product = (UInt128)1;
-        for (var level = levels; level >= 0; level--)
-        {
-            if (level < levels)
-                product *= (UInt128)Math.Max(1, problem.Levels[level].Options.Sum(option => (long)option.Ways));
-            fits64[level] = product <= long.MaxValue && (level == levels || fits64[level + 1]);
-        }
+        pairs = new PairCounter(choosing);
+        ruled = new RuledPairCounter(choosing, pairs);
+        workOfPair = levels < 2 ? 1 : ways[^2].Length * (first[^1] - first[^2]);
     }
 
     /// <summary>Whether the limit stopped the counting, so that what it gave since is less than there is.</summary>
@@ -50,7 +44,7 @@ internal sealed unsafe class CompletionCounter
     /// <param name="state">The state.</param>
     public Tally Below(int level, ulong* state)
     {
-        if (fits64[level])
+        if (choosing.Fits64(level))
         {
             var (timetables, shapes) = Narrow(level, state, choosing.IsFree(Math.Min(level, levels), state));
             return new(timetables, shapes);
@@ -67,6 +61,7 @@ internal sealed unsafe class CompletionCounter
         return total;
     }
 
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private Pair Narrow(int level, ulong* state, bool isFree)
     {
         if (level == levels)
@@ -95,81 +90,19 @@ internal sealed unsafe class CompletionCounter
 
     private Pair LastTwo(ulong* state, bool isFree)
     {
-        var level = levels - 2;
-        var from = first[level];
-        var last = first[level + 1];
-        var lastWords = first[level + 2] - last;
-        var levelWays = ways[level];
-        ulong timetables = 0;
-        ulong shapes = 0;
-        for (var word = from; word < last; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
-        {
-            var option = ((word - from) << 6) + BitOperations.TrailingZeroCount(bits);
-            Pair below;
-            if (isFree)
-                below = Count(state + last, choosing.Row(level, option), lastWords);
-            else
-            {
-                var next = choosing.Scratch(levels - 1);
-                if (!choosing.Choose(level, option, state, next))
-                    continue;
-                below = Last(next, choosing.IsFree(levels - 1, next));
-            }
-            timetables += below.Timetables * levelWays[option];
-            shapes += below.Shapes;
-        }
-        work += (last - from) * 64 * lastWords;
-        if (work > WorkBetweenLooks)
-        {
-            work = 0;
-            IsStopped = IsStopped || limit.IsOver();
-        }
-        return new(timetables, shapes);
+        Look();
+        return isFree ? pairs.Count(state + first[levels - 2], state + first[levels - 1]) : ruled.Count(state);
     }
 
-    private Pair Last(ulong* state, bool isFree)
+    private Pair Last(ulong* state, bool isFree) =>
+        isFree ? pairs.CountLast(state + first[levels - 1]) : ruled.CountLastAlone(state);
+
+    private void Look()
     {
-        var level = levels - 1;
-        if (isFree)
-            return Count(state + first[level], state + first[level], first[level + 1] - first[level]);
-        ulong timetables = 0;
-        ulong shapes = 0;
-        var next = choosing.Scratch(levels);
-        for (var word = first[level]; word < first[level + 1]; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
-        {
-            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!choosing.KeepsRules(level, option, state, next))
-                continue;
-            timetables += ways[level][option];
-            shapes++;
-        }
-        return new(timetables, shapes);
+        work += workOfPair;
+        if (work <= WorkBetweenLooks)
+            return;
+        work = 0;
+        IsStopped = IsStopped || limit.IsOver();
     }
-
-    /// <summary>Options of the last level in both sets, as often as they have ways and once each.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private Pair Count(ulong* one, ulong* other, int words)
-    {
-        var planes = lastWays;
-        if (planes.AllOnce)
-        {
-            ulong all = 0;
-            for (var word = 0; word < words; word++)
-                all += (ulong)BitOperations.PopCount(one[word] & other[word]);
-            return new(all, all);
-        }
-        ulong timetables = 0;
-        ulong shapes = 0;
-        for (var word = 0; word < words; word++)
-        {
-            var both = one[word] & other[word];
-            shapes += (ulong)BitOperations.PopCount(both);
-            timetables += planes.Weigh(word, both);
-        }
-        return new(timetables, shapes);
-    }
-
-    private readonly record struct Pair(ulong Timetables, ulong Shapes);
 }

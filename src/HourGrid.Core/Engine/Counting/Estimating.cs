@@ -42,7 +42,8 @@ internal sealed unsafe class Estimating
     {
         if (root.IsDead)
             return null;
-        var estimating = new Estimating(new Choosing(problem), limit);
+        using var choosing = new Choosing(problem);
+        var estimating = new Estimating(choosing, limit);
         var samples = 0;
         double mean = 0;
         double squares = 0;

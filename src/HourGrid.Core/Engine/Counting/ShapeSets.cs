@@ -27,7 +27,8 @@ internal sealed unsafe class ShapeSets
     {
         if (root.IsDead)
             return 0;
-        var all = new ShapeSets(new Choosing(problem), limit).Below(0, [root.State]);
+        using var choosing = new Choosing(problem);
+        var all = new ShapeSets(choosing, limit).Below(0, [root.State]);
         return root.HoldsNothing && all > 0 ? all - 1 : all;
     }
 

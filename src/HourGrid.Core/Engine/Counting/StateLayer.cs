@@ -1,104 +1,152 @@
+using System.Buffers;
 using System.Runtime.CompilerServices;
 
 namespace HourGrid.Core.Engine.Counting;
 
 /// <summary>
-/// The distinct states of one level, in one flat array, found again by open addressing; with the ways that lead to
-/// each, and its choices, each leading to a state of the next layer.
+/// The distinct states of one level, in one flat array, found again by open addressing; with the choices of each, every
+/// one leading to a state of the next layer.
 /// </summary>
-/// <param name="level">The level that chooses next.</param>
-/// <param name="from">The first word of a state that counts.</param>
-/// <param name="width">Words from there on.</param>
-/// <param name="mostStates">No more than this many are taken.</param>
-internal sealed unsafe class StateLayer(int level, int from, int width, int mostStates)
+/// <remarks>
+/// A state is written where the next one would stand (<see cref="Room"/>) and stays there only if it is new. Its words
+/// before the layer's first do not exist; pointers to it are shifted, so that all states are indexed alike.
+/// </remarks>
+internal sealed unsafe class StateLayer
 {
-    private ulong[] states = GC.AllocateUninitializedArray<ulong>(Math.Max(1, width) * 64, pinned: true);
+    private readonly int from;
+    private readonly int width;
+    private readonly int mostStates;
+    private ulong[] states;
+    private ulong* shifted;
 
-    // 0 is free, otherwise the number of the state plus one. Always at least twice as long as the states are many.
-    private int[] slots = new int[256];
+    // High half: part of the hash; low half: the number of the state plus one, 0 for free. At most half are taken.
+    private ulong[] slots;
+    private uint slotMask;
+    private int room;
 
-    public int Level => level;
+    /// <param name="level">The level that chooses next.</param>
+    /// <param name="from">The first word of a state that counts.</param>
+    /// <param name="words">Words of a whole state.</param>
+    /// <param name="mostWords">Memory for states, in words.</param>
+    public StateLayer(int level, int from, int words, int mostWords)
+    {
+        Level = level;
+        this.from = from;
+        width = Math.Max(1, words - from);
+        mostStates = Math.Max(1, mostWords / width);
+        room = 64;
+        slots = PinnedWords.Rent(room * 4);
+        Array.Clear(slots);
+        slotMask = (uint)slots.Length - 1;
+        states = [];
+        Move();
+    }
+
+    public int Level { get; }
 
     public int Count { get; private set; }
 
-    /// <summary>The tally of ways from the root to each state: timetables begun, and week shapes begun.</summary>
-    public Tally[] Above { get; private set; } = new Tally[64];
-
     /// <summary>The tally of completions of each state, once counted.</summary>
-    public Tally[] Below { get; set; } = [];
+    public Tally[] Below { get; private set; } = [];
 
-    /// <summary>Where each state's choices begin in <see cref="Choices"/>; one more at the end. Empty in the last layer.</summary>
-    public List<int> FirstChoice { get; } = [];
-
-    /// <summary>The option chosen and the number of the state it leads to, by state and then by option.</summary>
-    public List<(int Option, int Next)> Choices { get; } = [];
+    /// <summary>The choices of the states, one state after the other; none in the last layer.</summary>
+    public Choices Choices { get; } = new();
 
     /// <summary>Bytes it takes, about.</summary>
-    public long Size =>
-        states.LongLength * 8
-        + slots.LongLength * 4
-        + (Above.LongLength + Below.LongLength) * 32
-        + Choices.Capacity * 8L;
+    public long Size => states.LongLength * 8 + slots.LongLength * 8 + Below.LongLength * 32 + Choices.Size;
 
-    /// <summary>A state by its number, as a pointer whose words before the layer's first are not to be read.</summary>
-    /// <remarks>Good until the next state is added. The array is pinned, so the pointer needs no fixing.</remarks>
-    public ulong* State(int number) => Pointer(states) + (long)number * width - from;
+    /// <summary>Where the next state is to be written.</summary>
+    public ulong* Room => State(Count);
 
-    /// <summary>The number of a state, new or known; -1 when it is new and the layer is full.</summary>
-    public int Add(ulong* state, Tally above)
+    /// <summary>A state by its number. Good until the next one is kept.</summary>
+    public ulong* State(int number) => shifted + (long)number * width;
+
+    /// <summary>
+    /// Keeps what was written to <see cref="Room"/>, unless it is known: its number, or -1 when it is new and the
+    /// layer is full.
+    /// </summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public int Keep()
     {
-        var its = new ReadOnlySpan<ulong>(state + from, width);
-        var slot = SlotOf(its);
-        var number = slots[slot] - 1;
-        if (number < 0)
+        var state = Room + from;
+        var hash = Hash(state);
+        var mask = slotMask;
+        for (var slot = (uint)hash & mask; ; slot = (slot + 1) & mask)
         {
-            if (Count == mostStates)
-                return -1;
-            if (Count == Above.Length)
+            var entry = slots[slot];
+            if (entry == 0)
             {
-                Grow();
-                slot = SlotOf(its);
+                if (Count == mostStates)
+                    return -1;
+                slots[slot] = hash & 0xFFFFFFFF00000000UL | (uint)(Count + 1);
+                Count++;
+                if (Count == room)
+                    Grow();
+                return Count - 1;
             }
-            number = Count++;
-            its.CopyTo(states.AsSpan(number * width));
-            slots[slot] = Count;
+            if (entry >> 32 == hash >> 32 && IsSame(state, State((int)(uint)entry - 1) + from))
+                return (int)(uint)entry - 1;
         }
-        Above[number] += above;
-        return number;
     }
 
-    private int SlotOf(ReadOnlySpan<ulong> state)
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private bool IsSame(ulong* one, ulong* other)
     {
-        var mask = slots.Length - 1;
-        for (var slot = Hash(state) & mask; ; slot = (slot + 1) & mask)
-        {
-            var number = slots[slot];
-            if (number == 0 || state.SequenceEqual(states.AsSpan((number - 1) * width, width)))
-                return slot;
-        }
+        for (var word = 0; word < width; word++)
+            if (one[word] != other[word])
+                return false;
+        return true;
     }
 
-    private static int Hash(ReadOnlySpan<ulong> state)
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private ulong Hash(ulong* state)
     {
         var hash = 0UL;
-        foreach (var word in state)
-            hash = (ulong.RotateLeft(hash, 5) ^ word) * 0x9E3779B97F4A7C15UL;
-        return (int)(hash >> 33);
+        for (var word = 0; word < width; word++)
+            hash = (ulong.RotateLeft(hash, 29) ^ state[word]) * 0x9E3779B97F4A7C15UL;
+        return hash ^ hash >> 32;
     }
+
+    /// <summary>Gives the memory back; nothing of the layer may be used after.</summary>
+    public void Release()
+    {
+        PinnedWords.Return(states);
+        PinnedWords.Return(slots);
+        (states, slots) = ([], []);
+        ArrayPool<Tally>.Shared.Return(Below);
+        Below = [];
+        Choices.Release();
+    }
+
+    /// <summary>Makes room for the completions of every state.</summary>
+    public void PrepareBelow() => Below = ArrayPool<Tally>.Shared.Rent(Count);
 
     private void Grow()
     {
-        var more = Above;
-        Array.Resize(ref more, Above.Length * 4);
-        Above = more;
-        var larger = GC.AllocateUninitializedArray<ulong>(more.Length * width, pinned: true);
-        states.AsSpan(0, Count * width).CopyTo(larger);
-        states = larger;
-        slots = new int[more.Length * 4];
-        for (var number = 1; number <= Count; number++)
-            slots[SlotOf(states.AsSpan((number - 1) * width, width))] = number;
+        room *= 4;
+        Move();
+        PinnedWords.Return(slots);
+        slots = PinnedWords.Rent(room * 4);
+        Array.Clear(slots);
+        slotMask = (uint)slots.Length - 1;
+        var mask = slotMask;
+        for (var number = 0; number < Count; number++)
+        {
+            var hash = Hash(State(number) + from);
+            var slot = (uint)hash & mask;
+            while (slots[slot] != 0)
+                slot = (slot + 1) & mask;
+            slots[slot] = hash & 0xFFFFFFFF00000000UL | (uint)(number + 1);
+        }
     }
 
-    private static ulong* Pointer(ulong[] pinned) =>
-        (ulong*)Unsafe.AsPointer(ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(pinned));
+    /// <summary>Makes room for so many states and one more to write; the array is pinned, so pointers hold.</summary>
+    private void Move()
+    {
+        var larger = PinnedWords.Rent((room + 1) * width);
+        states.AsSpan(0, Count * width).CopyTo(larger);
+        PinnedWords.Return(states);
+        states = larger;
+        shifted = Pinned.Pointer(states) - from;
+    }
 }

@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine.Counting;
@@ -8,14 +9,11 @@ namespace HourGrid.Core.Engine.Counting;
 /// is the frontier, below which the search goes depth first.
 /// </summary>
 /// <remarks>
-/// What lies below a state depends on the state alone, so the number of timetables is the sum over the frontier of ways
-/// above times completions below. It goes one layer further while states keep meeting, and stops at a bound of memory.
+/// What lies below a state depends on the state alone, so each is searched once however many choices lead to it; the
+/// deeper the layer, the more of them do. A layer is not begun when it would take too much memory.
 /// </remarks>
 internal sealed unsafe class StateLayers
 {
-    /// <summary>Choices to a distinct state from which looking it up costs less than searching it again.</summary>
-    private const double WorthMerging = 1.15;
-
     /// <summary>Words of states in one layer, at most: 24 MB.</summary>
     private const int MostWords = 3 << 20;
 
@@ -29,22 +27,17 @@ internal sealed unsafe class StateLayers
     /// <param name="limit">Past it, no further layer is begun.</param>
     public StateLayers(Choosing choosing, Root root, WorkLimit limit)
     {
-        var problem = choosing.Problem;
         Choosing = choosing;
-        var first = NewLayer(problem, 0);
-        fixed (ulong* state = root.State)
-            first.Add(state, new(1, 1));
+        var first = NewLayer(0);
+        root.State.AsSpan().CopyTo(new Span<ulong>(first.Room, root.State.Length));
+        first.Keep();
         layers.Add(first);
-        var merging = double.PositiveInfinity;
         while (
-            Frontier.Level < problem.Levels.Count - 2
-            && (Frontier.Level < 2 || merging >= WorthMerging)
+            Frontier.Level < choosing.Problem.Levels.Count - 2
+            && ChoicesAhead(Frontier) <= MostChoices
             && Next(Frontier, limit) is { } next
         )
-        {
-            merging = (double)Frontier.Choices.Count / Math.Max(1, next.Count);
             layers.Add(next);
-        }
     }
 
     /// <summary>The layers, the root's first.</summary>
@@ -56,72 +49,109 @@ internal sealed unsafe class StateLayers
     public Choosing Choosing { get; }
 
     /// <summary>Fills in what lies below every state above the frontier, once the frontier's is known.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public void CountUpwards()
     {
         for (var l = layers.Count - 2; l >= 0; l--)
         {
             var layer = layers[l];
             var below = layers[l + 1].Below;
-            var options = Choosing.Problem.Levels[layer.Level].Options;
-            layer.Below = new Tally[layer.Count];
+            uint[] ways = [.. Choosing.Problem.Levels[layer.Level].Options.Select(option => (uint)option.Ways)];
+            var fits64 = Choosing.Fits64(layer.Level);
+            layer.PrepareBelow();
             for (var state = 0; state < layer.Count; state++)
             {
-                var sum = Tally.None;
-                for (var choice = layer.FirstChoice[state]; choice < layer.FirstChoice[state + 1]; choice++)
-                {
-                    var (option, next) = layer.Choices[choice];
-                    sum += below[next].Times((uint)options[option].Ways);
-                }
-                layer.Below[state] = sum;
+                var options = layer.Choices.OptionsOf(state);
+                var next = layer.Choices.NextOf(state);
+                layer.Below[state] = fits64 ? Sum64(options, next, below, ways) : Sum(options, next, below, ways);
             }
         }
     }
 
-    private static StateLayer NewLayer(Problem problem, int level)
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private static Tally Sum64(ReadOnlySpan<int> options, ReadOnlySpan<int> next, Tally[] below, uint[] ways)
     {
-        var from = problem.Layout.First[level];
-        var width = problem.Layout.WordCount - from;
-        return new(level, from, width, MostWords / Math.Max(1, width));
+        ulong timetables = 0;
+        ulong shapes = 0;
+        for (var choice = 0; choice < options.Length; choice++)
+        {
+            ref readonly var its = ref below[next[choice]];
+            timetables += (ulong)its.Timetables * ways[options[choice]];
+            shapes += (ulong)its.WeekShapes;
+        }
+        return new(timetables, shapes);
+    }
+
+    private static Tally Sum(ReadOnlySpan<int> options, ReadOnlySpan<int> next, Tally[] below, uint[] ways)
+    {
+        var sum = Tally.None;
+        for (var choice = 0; choice < options.Length; choice++)
+            sum += below[next[choice]].Times(ways[options[choice]]);
+        return sum;
+    }
+
+    /// <summary>Gives the memory back; nothing of it may be used after.</summary>
+    public void Release()
+    {
+        foreach (var layer in layers)
+            layer.Release();
+        Choosing.Dispose();
+    }
+
+    private StateLayer NewLayer(int level)
+    {
+        var layout = Choosing.Problem.Layout;
+        return new(level, layout.First[level], layout.WordCount, MostWords);
+    }
+
+    /// <summary>Options open to all states of a layer together; so many choices at most lead out of it.</summary>
+    private long ChoicesAhead(StateLayer layer)
+    {
+        var first = Choosing.Problem.Layout.First;
+        var count = 0L;
+        for (var number = 0; number < layer.Count; number++)
+        for (var word = first[layer.Level]; word < first[layer.Level + 1]; word++)
+            count += BitOperations.PopCount(layer.State(number)[word]);
+        return count;
     }
 
     /// <summary>The layer after one, or null when it would be too large or time is up.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private StateLayer? Next(StateLayer layer, WorkLimit limit)
     {
-        var problem = Choosing.Problem;
+        var choosing = Choosing;
         var level = layer.Level;
-        var next = NewLayer(problem, level + 1);
-        var options = problem.Levels[level].Options;
-        var first = problem.Layout.First;
-        var scratch = Choosing.Scratch(level + 1);
-        layer.FirstChoice.Clear();
-        layer.Choices.Clear();
-        layer.FirstChoice.Add(0);
+        var next = NewLayer(level + 1);
+        var choices = layer.Choices;
+        var first = choosing.Problem.Layout.First;
+        var (from, to) = (first[level], first[level + 1]);
         for (var number = 0; number < layer.Count; number++)
         {
+            choices.Begin();
             var state = layer.State(number);
-            for (var word = first[level]; word < first[level + 1]; word++)
+            for (var word = from; word < to; word++)
             for (var bits = state[word]; bits != 0; bits &= bits - 1)
             {
-                var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-                if (!Choosing.Choose(level, option, state, scratch))
+                var option = ((word - from) << 6) + BitOperations.TrailingZeroCount(bits);
+                if (!choosing.Choose(level, option, state, next.Room))
                     continue;
-                Choosing.Normalize(level + 1, scratch);
-                var reached = next.Add(scratch, layer.Above[number].Times((uint)options[option].Ways));
-                if (reached < 0 || layer.Choices.Count == MostChoices)
-                    return Abandon(layer);
-                layer.Choices.Add((option, reached));
+                choosing.Normalize(level + 1, next.Room);
+                var reached = next.Keep();
+                if (reached < 0)
+                    return Abandon(choices, next);
+                choices.Add(option, reached);
             }
-            if (limit.IsOver())
-                return Abandon(layer);
-            layer.FirstChoice.Add(layer.Choices.Count);
+            if ((number & 63) == 0 && limit.IsOver())
+                return Abandon(choices, next);
         }
+        choices.Begin();
         return next;
     }
 
-    private static StateLayer? Abandon(StateLayer layer)
+    private static StateLayer? Abandon(Choices choices, StateLayer next)
     {
-        layer.FirstChoice.Clear();
-        layer.Choices.Clear();
+        choices.Clear();
+        next.Release();
         return null;
     }
 }

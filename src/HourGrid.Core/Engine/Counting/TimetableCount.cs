@@ -3,7 +3,7 @@ using HourGrid.Core.Engine.Compiling;
 namespace HourGrid.Core.Engine.Counting;
 
 /// <summary>The count of a root: its layers, and the completions below the frontier, on all processors.</summary>
-internal sealed unsafe class TimetableCount
+internal sealed unsafe class TimetableCount : IDisposable
 {
     /// <summary>Below this many states one thread is done before another has started.</summary>
     private const int WorthSharing = 64;
@@ -40,17 +40,22 @@ internal sealed unsafe class TimetableCount
         return count;
     }
 
+    /// <summary>Gives the memory of the layers back; the total stays.</summary>
+    public void Dispose() => Layers?.Release();
+
     private void CountFrontier(WorkLimit limit)
     {
         var frontier = Layers!.Frontier;
-        frontier.Below = new Tally[frontier.Count];
+        frontier.PrepareBelow();
+        Array.Clear(frontier.Below);
         var taken = 0;
         var stopped = false;
         Shared.Run(
             frontier.Count < WorthSharing ? 1 : Environment.ProcessorCount,
             worker =>
             {
-                var counter = new CompletionCounter(worker == 0 ? Layers.Choosing : new Choosing(problem), limit);
+                using var own = worker == 0 ? null : new Choosing(problem);
+                var counter = new CompletionCounter(own ?? Layers.Choosing, limit);
                 while (!counter.IsStopped)
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;
@@ -63,11 +68,10 @@ internal sealed unsafe class TimetableCount
             }
         );
         IsExact = !stopped;
-        var total = Tally.None;
-        for (var state = 0; state < frontier.Count; state++)
-            total += frontier.Above[state].Times(frontier.Below[state]);
+        Layers.CountUpwards();
         // Leaving every course out is not a timetable; it is counted last of all, so a count that was stopped may
         // not have come to it.
+        var total = Layers.Layers[0].Below[0];
         if (Root.HoldsNothing && total.Timetables > 0)
             total = new(total.Timetables - 1, total.WeekShapes - 1);
         Total = total;

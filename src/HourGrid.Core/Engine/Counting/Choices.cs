@@ -1,0 +1,56 @@
+using System.Buffers;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>The choices of the states of a layer: the option chosen and the state of the next layer it leads to.</summary>
+internal sealed class Choices
+{
+    private int[] options = ArrayPool<int>.Shared.Rent(256);
+    private int[] next = ArrayPool<int>.Shared.Rent(256);
+    private int[] firstOf = ArrayPool<int>.Shared.Rent(64);
+    private int states;
+
+    public int Count { get; private set; }
+
+    public long Size => (options.LongLength + next.LongLength + firstOf.LongLength) * 4;
+
+    /// <summary>Begins the choices of the next state, or ends those of the last.</summary>
+    public void Begin()
+    {
+        if (states == firstOf.Length)
+            Grow(ref firstOf);
+        firstOf[states++] = Count;
+    }
+
+    public void Add(int option, int leadsTo)
+    {
+        if (Count == options.Length)
+            Grow(ref options);
+        if (Count == next.Length)
+            Grow(ref next);
+        options[Count] = option;
+        next[Count++] = leadsTo;
+    }
+
+    public void Clear() => (Count, states) = (0, 0);
+
+    public ReadOnlySpan<int> OptionsOf(int state) => options.AsSpan(firstOf[state]..firstOf[state + 1]);
+
+    public ReadOnlySpan<int> NextOf(int state) => next.AsSpan(firstOf[state]..firstOf[state + 1]);
+
+    public void Release()
+    {
+        ArrayPool<int>.Shared.Return(options);
+        ArrayPool<int>.Shared.Return(next);
+        ArrayPool<int>.Shared.Return(firstOf);
+        (options, next, firstOf) = ([], [], []);
+    }
+
+    private static void Grow(ref int[] array)
+    {
+        var larger = ArrayPool<int>.Shared.Rent(array.Length * 4);
+        array.CopyTo(larger, 0);
+        ArrayPool<int>.Shared.Return(array);
+        array = larger;
+    }
+}

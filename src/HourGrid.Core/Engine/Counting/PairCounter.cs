@@ -1,0 +1,159 @@
+using System.Numerics;
+using System.Runtime.CompilerServices;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>Counts the pairs of options of the last two levels that may stand together, where no rule is left to break.</summary>
+/// <remarks>
+/// This is where counting spends its time. For each option left of the second-last level, the options that its row
+/// leaves of the last one are counted a word at a time, without a branch. Where options of the last level have several
+/// ways, a plane for each binary digit of the ways is counted beside (<see cref="BitPlanes"/>).
+/// </remarks>
+internal sealed unsafe class PairCounter
+{
+    /// <summary>Planes times words that fit on the stack without a thought.</summary>
+    private const int MostOnStack = 256;
+
+    private readonly Choosing choosing;
+    private readonly uint[] ways;
+    private readonly BitPlanes planes;
+    private readonly int level;
+    private readonly int words;
+    private readonly int lastWords;
+    private readonly int stride;
+
+    public PairCounter(Choosing choosing)
+    {
+        this.choosing = choosing;
+        var levels = choosing.Problem.Levels;
+        var first = choosing.Problem.Layout.First;
+        level = levels.Count - 2;
+        planes = new([.. levels[^1].Options.Select(option => (uint)option.Ways)]);
+        lastWords = first[^1] - first[^2];
+        if (level < 0)
+        {
+            ways = [];
+            return;
+        }
+        ways = [.. levels[level].Options.Select(option => (uint)option.Ways)];
+        words = first[^2] - first[^3];
+        stride = choosing.Problem.RowWords(level);
+    }
+
+    /// <summary>Pairs of an option of one set and an option of the other that do not conflict.</summary>
+    /// <param name="ones">What is left of the second-last level.</param>
+    /// <param name="others">What is left of the last level.</param>
+    public Pair Count(ulong* ones, ulong* others) =>
+        !planes.AllOnce && lastWords * planes.PerWord <= MostOnStack ? CountWeighed(ones, others)
+        : !planes.AllOnce ? CountWidely(ones, others)
+        : words == 1 && lastWords == 1 ? CountWord(ones[0], others[0])
+        : CountOnce(ones, others);
+
+    /// <summary>Options left of the last level.</summary>
+    public Pair CountLast(ulong* left)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        for (var word = 0; word < lastWords; word++)
+        {
+            shapes += (ulong)BitOperations.PopCount(left[word]);
+            timetables += planes.Weigh(word, left[word]);
+        }
+        return new(timetables, shapes);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountWord(ulong ones, ulong others)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var row = choosing.Row(level, 0);
+        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        for (; ones != 0; ones &= ones - 1)
+        {
+            var option = BitOperations.TrailingZeroCount(ones);
+            var count = (ulong)BitOperations.PopCount(row[option * stride] & others);
+            shapes += count;
+            timetables += count * Unsafe.Add(ref way, option);
+        }
+        return new(timetables, shapes);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountOnce(ulong* ones, ulong* others)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        for (var word = 0; word < words; word++)
+        {
+            var row = choosing.Row(level, word * 64);
+            for (var bits = ones[word]; bits != 0; bits &= bits - 1)
+            {
+                var option = BitOperations.TrailingZeroCount(bits);
+                var its = row + option * stride;
+                var count = (ulong)BitOperations.PopCount(its[0] & others[0]);
+                for (var lastWord = 1; lastWord < lastWords; lastWord++)
+                    count += (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
+                shapes += count;
+                timetables += count * Unsafe.Add(ref way, word * 64 + option);
+            }
+        }
+        return new(timetables, shapes);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountWeighed(ulong* ones, ulong* others)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var perWord = planes.PerWord;
+        // What is left of the last level, cut by each plane: the same for every option of the other level.
+        var cut = stackalloc ulong[lastWords * perWord];
+        for (var word = 0; word < lastWords; word++)
+        for (var plane = 0; plane < perWord; plane++)
+            cut[word * perWord + plane] = others[word] & planes.Plane(word, plane);
+        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        for (var word = 0; word < words; word++)
+        {
+            var row = choosing.Row(level, word * 64);
+            for (var bits = ones[word]; bits != 0; bits &= bits - 1)
+            {
+                var option = BitOperations.TrailingZeroCount(bits);
+                var its = row + option * stride;
+                ulong weight = 0;
+                for (var lastWord = 0; lastWord < lastWords; lastWord++)
+                {
+                    shapes += (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
+                    for (var plane = 0; plane < perWord; plane++)
+                        weight +=
+                            (ulong)BitOperations.PopCount(its[lastWord] & cut[lastWord * perWord + plane]) << plane;
+                }
+                timetables += weight * Unsafe.Add(ref way, word * 64 + option);
+            }
+        }
+        return new(timetables, shapes);
+    }
+
+    /// <summary>As <see cref="CountWeighed"/>, for levels so wide that memory is the bound anyway.</summary>
+    private Pair CountWidely(ulong* ones, ulong* others)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        for (var word = 0; word < words; word++)
+        for (var bits = ones[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = word * 64 + BitOperations.TrailingZeroCount(bits);
+            var its = choosing.Row(level, option);
+            ulong weight = 0;
+            for (var lastWord = 0; lastWord < lastWords; lastWord++)
+            {
+                shapes += (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
+                weight += planes.Weigh(lastWord, its[lastWord] & others[lastWord]);
+            }
+            timetables += weight * ways[option];
+        }
+        return new(timetables, shapes);
+    }
+}

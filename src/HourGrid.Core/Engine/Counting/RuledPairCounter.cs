@@ -1,0 +1,211 @@
+using System.Numerics;
+using System.Runtime.CompilerServices;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>Counts the pairs of options of the last two levels where rules can still be broken.</summary>
+/// <remarks>
+/// What is left of the last level tells which witnesses none of it rules out. For most options of the second-last
+/// level every rule keeps one of those, and the pairs are counted as a set; only for the rest is every pair looked at.
+/// Lanes are looked at once for all options of the last level that take the same off them.
+/// </remarks>
+internal sealed unsafe class RuledPairCounter
+{
+    private const int MostGroups = 16;
+
+    private readonly Choosing choosing;
+    private readonly uint[] ways;
+    private readonly BitPlanes planes;
+    private readonly int level;
+    private readonly int first;
+    private readonly int lastFirst;
+    private readonly int lastWords;
+    private readonly int witnessesAt;
+    private readonly int witnessWords;
+
+    private readonly PairCounter pairs;
+
+    // Options of the last two levels by what they take off the lanes: one of them, and the set of them.
+    private readonly (int Option, ulong[] Set)[] byTaking;
+    private readonly (int Option, ulong[] Set)[] earlierByTaking;
+
+    // Whether options differ so little in what they take that pairs are best counted by it.
+    private readonly bool lanesTell;
+    private readonly ulong[] left;
+    private readonly ulong[] earlierLeft;
+    private readonly ulong[] outlast;
+    private readonly ulong[] outlastBoth;
+
+    public RuledPairCounter(Choosing choosing, PairCounter pairs)
+    {
+        this.choosing = choosing;
+        this.pairs = pairs;
+        var problem = choosing.Problem;
+        var levels = problem.Levels;
+        level = levels.Count - 2;
+        planes = new([.. levels[^1].Options.Select(option => (uint)option.Ways)]);
+        ways = level < 0 ? [] : [.. levels[level].Options.Select(option => (uint)option.Ways)];
+        first = level < 0 ? 0 : problem.Layout.First[level];
+        lastFirst = problem.Layout.First[^2];
+        witnessesAt = problem.Layout.First[^1];
+        lastWords = witnessesAt - lastFirst;
+        witnessWords = problem.Layout.LanesAt - witnessesAt;
+        left = GC.AllocateArray<ulong>(lastWords, pinned: true);
+        outlast = GC.AllocateArray<ulong>(witnessWords + 1, pinned: true);
+        outlastBoth = new ulong[witnessWords + 1];
+        byTaking = GroupByTaking(problem, level + 1);
+        earlierByTaking = level < 0 ? [] : GroupByTaking(problem, level);
+        earlierLeft = GC.AllocateArray<ulong>(lastFirst - first + 1, pinned: true);
+        lanesTell = byTaking.Length * earlierByTaking.Length <= MostGroups;
+    }
+
+    /// <summary>Pairs, from a state in which all but the last two levels have chosen.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public Pair Count(ulong* state)
+    {
+        FindOutlast(state);
+        if (lanesTell && WitnessesOutlastBoth(state))
+            return CountByTaking(state);
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var next = choosing.Scratch(level + 1);
+        for (var word = first; word < lastFirst; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = ((word - first) << 6) + BitOperations.TrailingZeroCount(bits);
+            var row = choosing.Row(level, option);
+            var any = 0UL;
+            for (var lastWord = 0; lastWord < lastWords; lastWord++)
+                any |= next[lastFirst + lastWord] = state[lastFirst + lastWord] & row[lastWord];
+            if (any == 0 || !choosing.KeepsRules(level, option, state, next))
+                continue;
+            var below = CountLast(next);
+            timetables += below.Timetables * ways[option];
+            shapes += below.Shapes;
+        }
+        return new(timetables, shapes);
+    }
+
+    /// <summary>Options of the last level, from a state in which all others have chosen.</summary>
+    public Pair CountLastAlone(ulong* state)
+    {
+        FindOutlast(state);
+        return CountLast(state);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountLast(ulong* state)
+    {
+        var its = Left(state);
+        var isFree = choosing.WitnessesLast(state, outlast);
+        ulong timetables = 0;
+        ulong shapes = 0;
+        for (var word = 0; word < lastWords; word++)
+        {
+            var bits = its[word];
+            if (!isFree)
+                bits = Keeping(state, word, bits);
+            shapes += (ulong)BitOperations.PopCount(bits);
+            timetables += planes.Weigh(word, bits);
+        }
+        return new(timetables, shapes);
+    }
+
+    /// <summary>The options left that the lanes still allow.</summary>
+    private ulong* Left(ulong* state)
+    {
+        if (choosing.LanesLast(level + 1, state))
+            return state + lastFirst;
+        var allowed = Pinned.Pointer(left);
+        for (var word = 0; word < lastWords; word++)
+            allowed[word] = 0;
+        foreach (var (option, set) in byTaking)
+            if (choosing.LanesAllow(level + 1, option, state))
+                for (var word = 0; word < lastWords; word++)
+                    allowed[word] |= state[lastFirst + word] & set[word];
+        return allowed;
+    }
+
+    /// <summary>Those of a word's options that keep a witness of every rule.</summary>
+    private ulong Keeping(ulong* state, int word, ulong bits)
+    {
+        var kept = bits;
+        for (; bits != 0; bits &= bits - 1)
+        {
+            var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
+            if (!choosing.WitnessesAllow(level + 1, option, state))
+                kept &= ~(bits & (~bits + 1));
+        }
+        return kept;
+    }
+
+    /// <summary>The witnesses that nothing left of the last level rules out.</summary>
+    private void FindOutlast(ulong* state)
+    {
+        for (var word = 0; word < witnessWords; word++)
+            outlast[word] = ulong.MaxValue;
+        for (var word = 0; word < lastWords; word++)
+        for (var bits = state[lastFirst + word]; bits != 0; bits &= bits - 1)
+        {
+            var row = choosing.Row(level + 1, (word << 6) + BitOperations.TrailingZeroCount(bits));
+            for (var witnessWord = 0; witnessWord < witnessWords; witnessWord++)
+                outlast[witnessWord] &= row[witnessWord];
+        }
+    }
+
+    /// <summary>Whether no option left of the last two levels can rule out the last witness of a rule.</summary>
+    private bool WitnessesOutlastBoth(ulong* state)
+    {
+        outlast.CopyTo(outlastBoth, 0);
+        for (var word = first; word < lastFirst; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        {
+            var row = choosing.Row(level, ((word - first) << 6) + BitOperations.TrailingZeroCount(bits));
+            for (var witnessWord = 0; witnessWord < witnessWords; witnessWord++)
+                outlastBoth[witnessWord] &= row[lastWords + witnessWord];
+        }
+        return choosing.WitnessesLast(state, outlastBoth);
+    }
+
+    /// <summary>The pairs where only the lanes matter: set by set of options that take the same off them.</summary>
+    private Pair CountByTaking(ulong* state)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var next = choosing.Scratch(level + 1);
+        var ones = Pinned.Pointer(earlierLeft);
+        for (var word = lastFirst; word < witnessesAt; word++)
+            next[word] = state[word];
+        foreach (var (option, set) in earlierByTaking)
+        {
+            var any = 0UL;
+            for (var word = 0; word < set.Length; word++)
+                any |= ones[word] = state[first + word] & set[word];
+            if (any == 0 || !choosing.TakeFromLanes(level, option, state, next))
+                continue;
+            var below = pairs.Count(ones, Left(next));
+            timetables += below.Timetables;
+            shapes += below.Shapes;
+        }
+        return new(timetables, shapes);
+    }
+
+    private static (int, ulong[])[] GroupByTaking(Problem problem, int level)
+    {
+        var options = problem.Levels[level].Options.Count;
+        return
+        [
+            .. Enumerable
+                .Range(0, options)
+                .GroupBy(option => string.Join(',', problem.AddsOf(level, option).ToArray()))
+                .Select(group =>
+                {
+                    var set = new ulong[(options + 63) / 64];
+                    foreach (var option in group)
+                        set[option / 64] |= 1UL << (option % 64);
+                    return (group.First(), set);
+                }),
+        ];
+    }
+}
