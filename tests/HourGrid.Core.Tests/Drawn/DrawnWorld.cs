@@ -99,8 +99,8 @@ internal static class DrawnWorld
     // Links are drawn as pairs of places in the list; those within one component are left out, as the format does.
     private static Gen<Course> CourseOf(int index) =>
         Gen.Select(
-            Section.List[2, 8],
-            Gen.Select(Gen.Int[0, 7], Gen.Int[0, 7]).List[0, 3],
+            Section.List[3, 10],
+            Gen.Select(Gen.Int[0, 9], Gen.Int[0, 9]).List[0, 3],
             Gen.OneOf(1.5m, 2m, 3m, 4m),
             (sections, links, credits) =>
                 new Course
@@ -151,14 +151,14 @@ internal static class DrawnWorld
     );
 
     private static readonly Gen<DayLimits> Limits = Gen.Select(
-        Gen.OneOf<int?>(null, null, 525),
-        Gen.OneOf<int?>(null, null, 1020),
+        Gen.OneOf<int?>(null, null, null, null, 525),
+        Gen.OneOf<int?>(null, null, null, null, 1020),
         Gen.OneOf<WeekdaySet>(default, default, WeekdaySet.Of(Weekday.Saturday)),
-        Gen.OneOf(0, 0, 15),
+        Gen.OneOf(0, 0, 0, 15),
         Gen.Select(
-            Gen.OneOf<int?>(null, null, null, 0, 1, 2, 3),
-            Gen.OneOf<int?>(null, null, null, 60, 120, 200),
-            Gen.OneOf<int?>(null, null, null, 75, 130, 240)
+            Gen.OneOf<int?>(null, null, null, null, null, null, 0, 1, 2, 3),
+            Gen.OneOf<int?>(null, null, null, null, null, null, 60, 120, 200),
+            Gen.OneOf<int?>(null, null, null, null, null, null, 75, 130, 240)
         ),
         (earliest, latest, off, between, most) =>
             new DayLimits
@@ -249,6 +249,9 @@ internal static class DrawnWorld
         default,
         default,
         default,
+        default,
+        default,
+        default,
         new CreditBounds(Credits.Of(4), null),
         new CreditBounds(null, Credits.Of(6)),
         new CreditBounds(Credits.Of(3), Credits.Of(7.5m))
@@ -257,9 +260,9 @@ internal static class DrawnWorld
     private static Gen<Ask> AskOf(Course[] courses) =>
         Gen.Select(
             Each([.. courses.Select(WantedOf)]),
-            Gen.Select(Block.List[0, 2], Break.List[0, 2]),
+            Gen.Select(Block.List[0, 1], Break.List[0, 1]),
             Limits,
-            Gen.Select(Sometimes(CampusIds), Gen.Bool, Gen.OneOf(false, false, true), Gen.Bool),
+            Gen.Select(Sometimes(CampusIds), Gen.Bool, Gen.OneOf(false, false, false, false, true), Gen.Bool),
             Gen.OneOf(SeatsRule.Any, SeatsRule.Any, SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open),
             Sometimes([.. courses.SelectMany(course => course.Sections).Select(section => section.Number)]),
             Gen.Select(EitherOrOf(courses), Bounds, AllWeights),

@@ -1,0 +1,86 @@
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Engine.Ranking;
+using HourGrid.Core.Measuring;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>A timetable with its place among all.</summary>
+/// <param name="Rank">Its place, the best being 1.</param>
+/// <param name="Score">Its score; the lowest is the best.</param>
+/// <param name="Timetable">The timetable.</param>
+/// <param name="Measures">What it is like.</param>
+public sealed record RankedTimetable(int Rank, int Score, Timetable Timetable, WeekMeasures Measures);
+
+/// <summary>The best timetables of an ask.</summary>
+/// <param name="Timetables">The best first; fewer than asked for where there are no more.</param>
+/// <param name="IsExact">Whether no better one was left out.</param>
+public sealed record BestAnswer(IReadOnlyList<RankedTimetable> Timetables, bool IsExact);
+
+/// <summary>Finds the best timetables in the total order: by score, and then by registration numbers.</summary>
+public static class Best
+{
+    /// <summary>The most that are ranked, with those passed over.</summary>
+    public const int Most = 20_000;
+
+    /// <summary>The best timetables, or the best timetable of each of the best week shapes.</summary>
+    /// <param name="problem">What is asked.</param>
+    /// <param name="count">How many.</param>
+    /// <param name="offset">How many of the best to pass over.</param>
+    /// <param name="byShape">Whether each week shape stands once, at its best timetable.</param>
+    /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <exception cref="AskTooLargeException">More than <see cref="Most"/> are wanted.</exception>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
+    public static BestAnswer Of(
+        Problem problem,
+        int count,
+        int offset = 0,
+        bool byShape = false,
+        TimeSpan? budget = null,
+        CancellationToken cancellation = default
+    )
+    {
+        ArgumentOutOfRangeException.ThrowIfNegative(count);
+        ArgumentOutOfRangeException.ThrowIfNegative(offset);
+        if (count > Most || offset > Most - count)
+            throw new AskTooLargeException(
+                $"No more than the best {Most} are ranked; {offset} + {count} were wanted."
+            );
+        var (found, isExact) = Search(problem, offset + count, byShape, new WorkLimit(budget, cancellation));
+        cancellation.ThrowIfCancellationRequested();
+        var measures = new Measures(problem.Ask);
+        var badness = new Badness(problem.Ask.Weights, Math.Max(1, problem.Courses.Count));
+        return new(
+            [
+                .. found
+                    .Skip(offset)
+                    .Select(
+                        (ranked, i) =>
+                        {
+                            var timetable = TimetableOf(problem, ranked);
+                            var measured = measures.Of(timetable);
+                            return new RankedTimetable(offset + i + 1, badness.Score(measured), timetable, measured);
+                        }
+                    ),
+            ],
+            isExact
+        );
+    }
+
+    internal static (Ranked[] Found, bool IsExact) Search(Problem problem, int count, bool byShape, WorkLimit limit)
+    {
+        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        return count == 0 || root.IsDead
+            ? ([], true)
+            : SharedSearch.Run(new RankedProblem(problem), root, count, byShape, limit);
+    }
+
+    internal static Timetable TimetableOf(Problem problem, Ranked ranked)
+    {
+        var byCourse = ranked.Bundles.ToDictionary(bundle => bundle.Bundle.Course, bundle => bundle.Bundle);
+        return new([
+            .. problem.Courses.Where(c => byCourse.ContainsKey(c.Offered)).Select(course => byCourse[course.Offered]),
+        ]);
+    }
+}

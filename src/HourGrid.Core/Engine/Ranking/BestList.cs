@@ -1,0 +1,52 @@
+namespace HourGrid.Core.Engine.Ranking;
+
+/// <summary>A timetable in the ranking.</summary>
+/// <param name="Cost">What it is ordered by first: its score, after the changes where those count.</param>
+/// <param name="Ranks">Ranks of its registration numbers, ascending; what it is ordered by second.</param>
+/// <param name="Bundles">Its bundles, in no order.</param>
+internal sealed record Ranked(long Cost, int[] Ranks, RankedBundle[] Bundles);
+
+/// <summary>The best found so far, no more than are wanted. Threads share it.</summary>
+/// <param name="most">How many are wanted, at least 1.</param>
+internal sealed class BestList(int most)
+{
+    // The worst on top.
+    private readonly PriorityQueue<Ranked, Ranked> heap = new(Comparer<Ranked>.Create((x, y) => Compare(y, x)));
+    private readonly Lock gate = new();
+    private long threshold = long.MaxValue;
+    private Ranked? worst;
+
+    /// <summary>A cost above this is not wanted any more; one equal to it may be.</summary>
+    public long Threshold => Volatile.Read(ref threshold);
+
+    /// <summary>The worst of those kept; null while there is room.</summary>
+    public Ranked? Worst => Volatile.Read(ref worst);
+
+    public void Offer(long cost, int[] ranks, RankedBundle[] bundles)
+    {
+        lock (gate)
+        {
+            var offered = new Ranked(cost, ranks, bundles);
+            if (heap.Count < most)
+                heap.Enqueue(offered, offered);
+            else if (Compare(offered, heap.Peek()) < 0)
+                heap.EnqueueDequeue(offered, offered);
+            else
+                return;
+            if (heap.Count < most)
+                return;
+            Volatile.Write(ref worst, heap.Peek());
+            Volatile.Write(ref threshold, heap.Peek().Cost);
+        }
+    }
+
+    /// <summary>The best first.</summary>
+    public Ranked[] Sorted()
+    {
+        lock (gate)
+            return [.. heap.UnorderedItems.Select(item => item.Element).Order(Comparer<Ranked>.Create(Compare))];
+    }
+
+    private static int Compare(Ranked one, Ranked other) =>
+        one.Cost != other.Cost ? one.Cost.CompareTo(other.Cost) : RegistrationOrder.Compare(one.Ranks, other.Ranks);
+}

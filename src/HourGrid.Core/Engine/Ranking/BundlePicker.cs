@@ -1,0 +1,210 @@
+using System.Numerics;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Measuring;
+
+namespace HourGrid.Core.Engine.Ranking;
+
+/// <summary>
+/// Goes from the options of a whole timetable to its bundles: to all of them that are among the best, or to the best
+/// one of the week shape. Knows the second half of the order, the registration numbers.
+/// </summary>
+internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestList best, bool byShape)
+{
+    private readonly int[][] parts = new int[ranked.Problem.Levels.Count][];
+    private readonly RankedBundle?[] picked = new RankedBundle?[ranked.Problem.Levels.Count];
+
+    /// <summary>Offers the timetables of one choice of options.</summary>
+    /// <param name="chosen">An option of each level.</param>
+    /// <param name="cost">Their cost, with the most seats to spare that the options have.</param>
+    public void Offer(int[] chosen, long cost)
+    {
+        if (cost > best.Threshold)
+            return;
+        if (!byShape)
+            Pick(chosen, 0, cost - Seats(MostSpare(chosen)), Badness.EnoughSeats);
+        else if (ranked.Problem.HasCreditVariants)
+            OfferVariants(chosen, cost);
+        else
+        {
+            var (bundles, _, ranks) = LookAlikes.Best(Options(chosen));
+            best.Offer(cost, ranks, bundles);
+        }
+    }
+
+    /// <summary>
+    /// Whether no completion comes before the worst of those kept, given that its cost is at least as high: even the
+    /// smallest parts that are left make a whole that comes after it.
+    /// </summary>
+    /// <param name="chosen">The options of the levels before.</param>
+    /// <param name="level">The level that chooses next.</param>
+    /// <param name="state">The state.</param>
+    public bool ComesTooLate(int[] chosen, int level, ulong* state)
+    {
+        if (best.Worst is not { } worst)
+            return false;
+        var fewest = ranked.Bounds.FewestSections[level];
+        for (var l = 0; l < level; l++)
+        {
+            parts[l] = SmallestOfShape(l, chosen[l]);
+            fewest += ranked.Options[l][chosen[l]].FewestSections;
+        }
+        for (var l = level; l < parts.Length; l++)
+            parts[l] = Smallest(l, state);
+        return ComesAfter(worst.Ranks, fewest);
+    }
+
+    /// <summary>
+    /// Whether the smallest whole, and with it every other, comes after a list. A whole of fewer numbers could be the
+    /// list's beginning, so the first difference must lie before the fewest there can be.
+    /// </summary>
+    private bool ComesAfter(int[] ranks, int fewest)
+    {
+        var whole = new int[parts.Sum(part => part.Length)];
+        var at = 0;
+        foreach (var part in parts)
+        {
+            part.CopyTo(whole, at);
+            at += part.Length;
+        }
+        Array.Sort(whole);
+        var shared = whole.AsSpan().CommonPrefixLength(ranks);
+        return shared < Math.Min(fewest, Math.Min(whole.Length, ranks.Length)) && whole[shared] > ranks[shared];
+    }
+
+    private int[] SmallestOfShape(int level, int option)
+    {
+        if (!byShape || !ranked.Problem.HasCreditVariants)
+            return RankedProblem.First(ranked.Options[level][option]);
+        var options = ranked.Problem.Levels[level].Options;
+        foreach (var other in ranked.Smallest[level])
+            if (options[other].Shape == options[option].Shape)
+                return RankedProblem.First(ranked.Options[level][other]);
+        return [];
+    }
+
+    private int[] Smallest(int level, ulong* state)
+    {
+        var first = ranked.Problem.Layout.First;
+        var place = int.MaxValue;
+        for (var word = first[level]; word < first[level + 1]; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+            place = Math.Min(
+                place,
+                ranked.PlaceOf[level][((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits)]
+            );
+        return place == int.MaxValue ? [] : RankedProblem.First(ranked.Options[level][ranked.Smallest[level][place]]);
+    }
+
+    /// <summary>Picks a bundle for each level from one on, leaving out what cannot be among the best.</summary>
+    /// <param name="chosen">The options.</param>
+    /// <param name="level">The level that picks next.</param>
+    /// <param name="cost">The cost without the seats.</param>
+    /// <param name="spare">The fewest seats to spare of the bundles picked.</param>
+    private void Pick(int[] chosen, int level, long cost, int spare)
+    {
+        if (level == chosen.Length)
+        {
+            RankedBundle[] bundles = [.. picked.OfType<RankedBundle>()];
+            best.Offer(cost + Seats(spare), LookAlikes.Ranks(bundles), bundles);
+            return;
+        }
+        var option = ranked.Options[level][chosen[level]];
+        if (option.Bundles.Length == 0)
+        {
+            picked[level] = null;
+            Pick(chosen, level + 1, cost, spare);
+            return;
+        }
+        foreach (var bundle in option.Bundles)
+        {
+            picked[level] = bundle;
+            var most = Math.Min(spare, bundle.Spare);
+            for (var later = level + 1; later < chosen.Length; later++)
+                most = Math.Min(most, ranked.Options[later][chosen[later]].MostSpare);
+            var atLeast = cost + Seats(most);
+            if (atLeast < best.Threshold || (atLeast == best.Threshold && !PicksTooLate(chosen, level)))
+                Pick(chosen, level + 1, cost, Math.Min(spare, bundle.Spare));
+        }
+    }
+
+    private bool PicksTooLate(int[] chosen, int level)
+    {
+        if (best.Worst is not { } worst)
+            return false;
+        var fewest = 0;
+        for (var l = 0; l < chosen.Length; l++)
+        {
+            parts[l] = l <= level ? picked[l]?.Ranks ?? [] : RankedProblem.First(ranked.Options[l][chosen[l]]);
+            fewest += l <= level ? parts[l].Length : ranked.Options[l][chosen[l]].FewestSections;
+        }
+        return ComesAfter(worst.Ranks, fewest);
+    }
+
+    /// <summary>
+    /// The best timetable of a week shape whose courses have several options of the same hours: of those choices that
+    /// keep the lanes. The shape is offered once, by the first of them.
+    /// </summary>
+    private void OfferVariants(int[] chosen, long cost)
+    {
+        var withoutSeats = cost - Seats(chosen.Select((option, level) => ranked.MostSpare[level][option]).Min());
+        Ranked? found = null;
+        foreach (var choice in Variants(chosen, 0))
+        {
+            if (!KeepsLanes(choice))
+                continue;
+            if (found is null && !choice.SequenceEqual(chosen))
+                return;
+            var (bundles, spare, ranks) = LookAlikes.Best(Options(choice));
+            var whole = new Ranked(withoutSeats + Seats(spare), ranks, bundles);
+            if (
+                found is null
+                || whole.Cost < found.Cost
+                || (whole.Cost == found.Cost && RegistrationOrder.Compare(ranks, found.Ranks) < 0)
+            )
+                found = whole;
+        }
+        if (found is not null)
+            best.Offer(found.Cost, found.Ranks, found.Bundles);
+    }
+
+    private IEnumerable<int[]> Variants(int[] chosen, int level)
+    {
+        if (level == chosen.Length)
+        {
+            yield return chosen;
+            yield break;
+        }
+        var options = ranked.Problem.Levels[level].Options;
+        for (var option = 0; option < options.Count; option++)
+        {
+            if (options[option].Shape != options[chosen[level]].Shape)
+                continue;
+            var with = chosen.ToArray();
+            with[level] = option;
+            foreach (var choice in Variants(with, level + 1))
+                yield return choice;
+        }
+    }
+
+    private bool KeepsLanes(int[] choice)
+    {
+        var layout = ranked.Problem.Layout;
+        var lanes = root.State.AsSpan(layout.LanesAt).ToArray();
+        for (var level = 0; level < choice.Length; level++)
+        for (var word = 0; word < lanes.Length; word++)
+        {
+            lanes[word] -= ranked.Problem.AddsOf(level, choice[level])[word];
+            if ((lanes[word] & layout.Guards[word]) != layout.Guards[word])
+                return false;
+        }
+        return true;
+    }
+
+    private RankedOption[] Options(int[] chosen) =>
+        [.. chosen.Select((option, level) => ranked.Options[level][option])];
+
+    private int MostSpare(int[] chosen) => chosen.Select((option, level) => ranked.MostSpare[level][option]).Min();
+
+    private long Seats(int spare) => ranked.Badness.Weights.Seats * Badness.Seats(spare);
+}

@@ -1,0 +1,82 @@
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Measuring;
+
+namespace HourGrid.Core.Engine.Ranking;
+
+/// <summary>What ranking needs to know of a problem; immutable, so threads share it.</summary>
+internal sealed class RankedProblem
+{
+    public RankedProblem(Problem problem)
+    {
+        Problem = problem;
+        Badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
+        var order = new RegistrationOrder(problem);
+        var seatsMatter = problem.Ask.Weights.Seats != 0;
+        Options =
+        [
+            .. problem.Levels.Select(level =>
+                level.Options.Select(option => new RankedOption(option, order, seatsMatter)).ToArray()
+            ),
+        ];
+        // Options of one shape differ in credits only; as a week shape is judged by its best timetable, so are they.
+        MostSpare =
+        [
+            .. problem.Levels.Select(
+                (level, l) =>
+                    level
+                        .Options.Select(option =>
+                            level
+                                .Options.Select(
+                                    (other, o) => other.Shape == option.Shape ? Options[l][o].MostSpare : 0
+                                )
+                                .Max()
+                        )
+                        .ToArray()
+            ),
+        ];
+        Tables = new WeekTables(problem);
+        Bounds = new Bounds(problem, Tables, Options);
+        Smallest =
+        [
+            .. Options.Select(level =>
+                Enumerable
+                    .Range(0, level.Length)
+                    .Order(
+                        Comparer<int>.Create(
+                            (x, y) => RegistrationOrder.CompareParts(First(level[x]), First(level[y]))
+                        )
+                    )
+                    .ToArray()
+            ),
+        ];
+        PlaceOf = [.. Smallest.Select(places => Inverse(places))];
+    }
+
+    public Problem Problem { get; }
+    public Badness Badness { get; }
+
+    /// <summary>By level and option.</summary>
+    public RankedOption[][] Options { get; }
+
+    /// <summary>By level and option: the most seats to spare of any bundle of the same hours.</summary>
+    public int[][] MostSpare { get; }
+
+    public WeekTables Tables { get; }
+    public Bounds Bounds { get; }
+
+    /// <summary>By level: its options, the one with the smallest part first.</summary>
+    public int[][] Smallest { get; }
+
+    /// <summary>By level and option: its place in <see cref="Smallest"/>.</summary>
+    public int[][] PlaceOf { get; }
+
+    public static int[] First(RankedOption option) => option.Bundles.Length == 0 ? [] : option.Bundles[0].Ranks;
+
+    private static int[] Inverse(int[] places)
+    {
+        var inverse = new int[places.Length];
+        for (var place = 0; place < places.Length; place++)
+            inverse[places[place]] = place;
+        return inverse;
+    }
+}

@@ -1,0 +1,83 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Measuring;
+
+namespace HourGrid.Core.Engine.Ranking;
+
+/// <summary>The meetings of one option on one day, merged into busy stretches of minutes.</summary>
+internal sealed class DayOfOption
+{
+    public DayOfOption(Meeting[] meetings)
+    {
+        foreach (var time in meetings.Select(meeting => meeting.Time).Order())
+            if (Times.Count > 0 && time.Start <= Times[^1].End)
+                Times[^1] = new(Times[^1].Start, new(Math.Max(time.End.Value, Times[^1].End.Value)));
+            else
+                Times.Add(time);
+        var from = Times[0].Start.Value;
+        for (var i = 0; i < Times.Count; i++)
+        {
+            if (i > 0 && Times[i].Start.Value - Times[i - 1].End.Value >= Measures.StretchPause)
+                from = Times[i].Start.Value;
+            LongestStretch = Math.Max(LongestStretch, Times[i].End.Value - from);
+        }
+    }
+
+    public List<MinuteInterval> Times { get; } = [];
+    public int Start => Times[0].Start.Value;
+    public int End => Times[^1].End.Value;
+    public int Busy => Times.Sum(time => time.Length);
+    public int LongestStretch { get; }
+}
+
+/// <summary>What an ask's soft rules and preferred campus say of an option's day; both add up over the options.</summary>
+internal sealed class SoftRules(Ask ask)
+{
+    private readonly Dictionary<CampusId, int> campuses = [];
+
+    /// <summary>A number for a meeting's campus, from 0; -1 for none.</summary>
+    public int CampusOf(in Meeting meeting)
+    {
+        if (meeting.Campus is not { } campus)
+            return -1;
+        if (!campuses.TryGetValue(campus, out var number))
+            campuses[campus] = number = campuses.Count;
+        return number;
+    }
+
+    /// <summary>Busy minutes inside Rather-not blocks; a minute counts once.</summary>
+    public int SoftMinutes(DayOfOption day, Weekday weekday, WeekSet weeks)
+    {
+        var blocks = ask
+            .TimeBlocks.Where(block =>
+                block.Strength == Strength.RatherNot && block.Days.Contains(weekday) && block.Weeks.Overlaps(weeks)
+            )
+            .Select(block => block.Time)
+            .Order()
+            .ToArray();
+        var minutes = 0;
+        foreach (var time in day.Times)
+        {
+            var until = time.Start.Value;
+            foreach (var block in blocks)
+            {
+                var from = Math.Max(until, block.Start.Value);
+                var to = Math.Min(time.End.Value, block.End.Value);
+                if (to <= from)
+                    continue;
+                minutes += to - from;
+                until = to;
+            }
+        }
+        return minutes;
+    }
+
+    /// <summary>Minutes on another campus than the preferred one; a minute counts once.</summary>
+    public int AwayMinutes(IEnumerable<Meeting> today)
+    {
+        if (ask.Campus.Preferred is not { } preferred)
+            return 0;
+        var away = today.Where(meeting => meeting.Campus is { } campus && campus != preferred).ToArray();
+        return away.Length == 0 ? 0 : new DayOfOption(away).Busy;
+    }
+}
