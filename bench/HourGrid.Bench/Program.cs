@@ -41,6 +41,19 @@ foreach (var rung in Rungs.All.Where(rung => args.Length == 0 || args.Contains(r
     }
     Console.WriteLine($"calibration {Calibrate():F3}");
     double Median(List<double> list) => list.TakeLast(list.Count / 2 + 1).Order().ElementAt(list.Count / 4);
+    if (count.IsExact && count.Total.Timetables < 1_000_000_000)
+        foreach (var (k, shape) in new[] { (1000, false), (200, true) })
+        {
+            var times = new List<double>();
+            for (var i = 0; i < 12; i++)
+            {
+                var t0 = Stopwatch.GetTimestamp();
+                var b = Best.Of(problem, k, byShape: shape);
+                times.Add(Stopwatch.GetElapsedTime(t0).TotalMilliseconds);
+                if (times.Sum() > 20000) break;
+            }
+            Console.WriteLine($"  best {k} shape {shape}: {times.Order().ElementAt(times.Count / 2):F2} min {times.Min():F2} first {times[0]:F1}");
+        }
     var peer = HourGrid.Bench.Peers.PlainBacktracker.Count(problem, TimeSpan.FromSeconds(1));
     Console.WriteLine($"  peer {peer} ratio {peer.Seconds * 1000 / Median(counts):N0}");
     Console.WriteLine(

@@ -16,14 +16,15 @@ public sealed class Measures(Ask ask)
 
     private readonly DayMeasuring days = new(ask);
 
+    private readonly WeekSet[] blockWeeks = [.. ask.TimeBlocks.Select(block => block.Weeks).Distinct()];
+
     /// <summary>The measures of a timetable.</summary>
     public WeekMeasures Of(Timetable timetable)
     {
         var meetings = timetable.Sections.SelectMany(section => section.Meetings).Order().ToArray();
-        var weeks = meetings
-            .Aggregate(WeekSet.None, (all, meeting) => all.Union(meeting.Weeks))
-            .Weeks()
-            .Select(week => MeasureWeek(meetings, week))
+        var weeks = WeekClasses
+            .Of(meetings.Select(meeting => meeting.Weeks), blockWeeks)
+            .Select(alike => MeasureWeek(meetings, alike))
             .ToArray();
         var seats = timetable.Sections.Min(section => section.FreeSeats);
         var taken = timetable.Bundles.Count;
@@ -45,13 +46,15 @@ public sealed class Measures(Ask ask)
         );
     }
 
-    private OneWeek MeasureWeek(Meeting[] meetings, int week)
+    /// <summary>Measures one of weeks that are all alike.</summary>
+    private OneWeek MeasureWeek(Meeting[] meetings, WeekSet alike)
     {
-        var total = new OneWeek { Start = Minute.PerDay };
+        var week = alike.Weeks().First();
+        var total = new OneWeek { Count = alike.Count, Start = Minute.PerDay };
         foreach (var day in meetings.Where(meeting => meeting.Weeks.Contains(week)).GroupBy(meeting => meeting.Day))
         {
             var measured = days.Measure([.. day], week);
-            total = new OneWeek
+            total = total with
             {
                 ClassDays = total.ClassDays + 1,
                 Idle = total.Idle + measured.Idle,
@@ -69,10 +72,12 @@ public sealed class Measures(Ask ask)
     }
 
     private static int Mean(OneWeek[] weeks, Func<OneWeek, int> figure) =>
-        (2 * weeks.Sum(figure) + weeks.Length) / (2 * weeks.Length);
+        (2 * weeks.Sum(week => week.Count * figure(week)) + weeks.Sum(week => week.Count))
+        / (2 * weeks.Sum(week => week.Count));
 
     private readonly record struct OneWeek
     {
+        public int Count { get; init; }
         public int ClassDays { get; init; }
         public int Idle { get; init; }
         public int Start { get; init; }

@@ -4,16 +4,19 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <param name="Cost">What it is ordered by first: its score, after the changes where those count.</param>
 /// <param name="Ranks">Ranks of its registration numbers, ascending; what it is ordered by second.</param>
 /// <param name="Bundles">Its bundles, in no order.</param>
-internal sealed record Ranked(long Cost, int[] Ranks, RankedBundle[] Bundles);
+/// <param name="Options">Its option of each level.</param>
+internal sealed record Ranked(long Cost, int[] Ranks, RankedBundle[] Bundles, int[] Options);
 
 /// <summary>The best found so far, no more than are wanted. Threads share it.</summary>
 /// <param name="most">How many are wanted, at least 1.</param>
-internal sealed class BestList(int most)
+/// <param name="ceiling">A cost that so many are known not to exceed.</param>
+internal sealed class BestList(int most, long ceiling = long.MaxValue)
 {
     // The worst on top.
     private readonly PriorityQueue<Ranked, Ranked> heap = new(Comparer<Ranked>.Create((x, y) => Compare(y, x)));
     private readonly Lock gate = new();
-    private long threshold = long.MaxValue;
+    private readonly long ceiling = ceiling;
+    private long threshold = ceiling;
     private Ranked? worst;
 
     /// <summary>A cost above this is not wanted any more; one equal to it may be.</summary>
@@ -22,11 +25,10 @@ internal sealed class BestList(int most)
     /// <summary>The worst of those kept; null while there is room.</summary>
     public Ranked? Worst => Volatile.Read(ref worst);
 
-    public void Offer(long cost, int[] ranks, RankedBundle[] bundles)
+    public void Offer(Ranked offered)
     {
         lock (gate)
         {
-            var offered = new Ranked(cost, ranks, bundles);
             if (heap.Count < most)
                 heap.Enqueue(offered, offered);
             else if (Compare(offered, heap.Peek()) < 0)
@@ -36,7 +38,7 @@ internal sealed class BestList(int most)
             if (heap.Count < most)
                 return;
             Volatile.Write(ref worst, heap.Peek());
-            Volatile.Write(ref threshold, heap.Peek().Cost);
+            Volatile.Write(ref threshold, Math.Min(ceiling, heap.Peek().Cost));
         }
     }
 

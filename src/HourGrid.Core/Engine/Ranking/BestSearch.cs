@@ -43,10 +43,7 @@ internal sealed unsafe class BestSearch
         levels = ranked.Problem.Levels.Count;
         first = ranked.Problem.Layout.First;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
-        partials =
-        [
-            .. Enumerable.Range(0, levels + 1).Select(_ => new Partial(ranked.Tables, ranked.Bounds, ranked.Badness)),
-        ];
+        partials = [.. Enumerable.Range(0, levels + 1).Select(_ => ranked.NewPartial())];
         open = [.. ranked.Options.Select(level => new (long, int)[level.Length])];
         chosen = new int[levels];
         picker = new BundlePicker(ranked, root, best, byShape);
@@ -55,8 +52,25 @@ internal sealed unsafe class BestSearch
     /// <summary>Whether the limit stopped the search, so that there may be better ones than those found.</summary>
     public bool IsStopped { get; private set; }
 
-    /// <summary>Searches below a state.</summary>
-    public void Search(int level, ulong* state)
+    /// <summary>Searches what can come of a root and options of the first levels, which may stand together.</summary>
+    public void SearchBelow(Root root, int[] options)
+    {
+        fixed (ulong* from = root.State)
+        {
+            var state = from;
+            for (var level = 0; level < options.Length; level++)
+            {
+                var next = choosing.Scratch(level + 1);
+                choosing.Choose(level, options[level], state, next);
+                Take(level, options[level], long.MaxValue);
+                partials[level + 1].ExtendMeetings(partials[level], ranked.Tables.Options[level][options[level]]);
+                state = next;
+            }
+            Search(options.Length, state);
+        }
+    }
+
+    private void Search(int level, ulong* state)
     {
         var count = Open(level, state);
         for (var i = 0; i < count && !IsStopped; i++)
@@ -66,7 +80,7 @@ internal sealed unsafe class BestSearch
                 return;
             var next = choosing.Scratch(level + 1);
             choosing.Choose(level, option, state, next);
-            Take(level, option);
+            Take(level, option, long.MaxValue);
             if (cost == best.Threshold && picker.ComesTooLate(chosen, level + 1, next))
                 continue;
             partials[level + 1].ExtendMeetings(partials[level], ranked.Tables.Options[level][option]);
@@ -92,8 +106,7 @@ internal sealed unsafe class BestSearch
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
             if (!choosing.Choose(level, option, state, next))
                 continue;
-            Take(level, option);
-            var cost = CostAtLeast(level + 1);
+            var cost = Take(level, option, threshold);
             if (cost <= threshold)
                 its[count++] = (cost, option);
         }
@@ -101,21 +114,24 @@ internal sealed unsafe class BestSearch
         return count;
     }
 
-    private void Take(int level, int option)
+    private long Take(int level, int option, long wanted)
     {
         chosen[level] = option;
-        partials[level + 1]
-            .Extend(partials[level], ranked.Tables.Options[level][option], ranked.MostSpare[level][option]);
+        return partials[level + 1]
+            .Extend(
+                partials[level],
+                ranked.Tables.Options[level][option],
+                ranked.MostSpare[level][option],
+                level + 1,
+                wanted
+            );
     }
-
-    private long CostAtLeast(int level) =>
-        (partials[level].Changes + ranked.Bounds.LeastChanges[level]) * CostOfChange + partials[level].AtLeast(level);
 
     private void Leaf()
     {
         var whole = partials[levels];
         if (whole.Taken == 0)
             return;
-        picker.Offer(chosen, whole.Changes * CostOfChange + whole.Score(leaf));
+        picker.Offer(chosen, whole.Cost(leaf));
     }
 }

@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.Intrinsics;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measuring;
 
@@ -14,7 +15,7 @@ internal sealed class Bounds
     {
         var levels = problem.Levels.Count;
         MostBusy = new int[levels + 1];
-        MostBusyByLane = new short[levels + 1][];
+        MostBusyByLane = new Vector256<short>[levels + 1][];
         LatestEarliest = new int[levels + 1];
         EarliestLatest = new int[levels + 1];
         LeastSoft = new int[levels + 1];
@@ -25,7 +26,8 @@ internal sealed class Bounds
         LeastChanges = new int[levels + 1];
         FewestSections = new int[levels + 1];
         DaysAtLeast = new byte[levels + 1][][];
-        MostBusyByLane[levels] = new short[tables.WeightOfLane.Length];
+        MostBusyByLane[levels] = new Vector256<short>[tables.Vectors];
+        var mostByLane = new short[tables.WeightOfLane.Length];
         LatestEarliest[levels] = OptionTable.NoStart;
         MostSpare[levels] = Badness.EnoughSeats;
         DaysAtLeast[levels] =
@@ -38,13 +40,12 @@ internal sealed class Bounds
         {
             var options = tables.Options[level];
             MostBusy[level] = MostBusy[level + 1] + options.Max(option => option.WeightedBusy);
+            for (var lane = 0; lane < mostByLane.Length; lane++)
+                mostByLane[lane] = (short)
+                    Math.Min(short.MaxValue, mostByLane[lane] + options.Max(option => option.BusyByLane[lane]));
             MostBusyByLane[level] =
             [
-                .. MostBusyByLane[level + 1]
-                    .Select(
-                        (most, lane) =>
-                            (short)Math.Min(short.MaxValue, most + options.Max(option => option.BusyByLane[lane]))
-                    ),
+                .. mostByLane.Chunk(Vector256<short>.Count).Select(chunk => Vector256.Create(chunk)),
             ];
             LatestEarliest[level] = Math.Min(LatestEarliest[level + 1], options.Max(option => option.EarliestStart));
             EarliestLatest[level] = Math.Max(EarliestLatest[level + 1], options.Min(option => option.LatestEnd));
@@ -62,8 +63,8 @@ internal sealed class Bounds
     /// <summary>Busy minutes over all weeks that later levels can add at most: so much idle time they can fill.</summary>
     public int[] MostBusy { get; }
 
-    /// <summary>The same by lane, in minutes of one week.</summary>
-    public short[][] MostBusyByLane { get; }
+    /// <summary>The same by lane, in minutes of one week, by vector.</summary>
+    public Vector256<short>[][] MostBusyByLane { get; }
 
     /// <summary>The earliest start is no later than this.</summary>
     public int[] LatestEarliest { get; }

@@ -28,7 +28,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
         else
         {
             var (bundles, _, ranks) = LookAlikes.Best(Options(chosen));
-            best.Offer(cost, ranks, bundles);
+            best.Offer(new(cost, ranks, bundles, [.. chosen]));
         }
     }
 
@@ -106,7 +106,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
         if (level == chosen.Length)
         {
             RankedBundle[] bundles = [.. picked.OfType<RankedBundle>()];
-            best.Offer(cost + Seats(spare), LookAlikes.Ranks(bundles), bundles);
+            best.Offer(new(cost + Seats(spare), LookAlikes.Ranks(bundles), bundles, [.. chosen]));
             return;
         }
         var option = ranked.Options[level][chosen[level]];
@@ -156,7 +156,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
             if (found is null && !choice.SequenceEqual(chosen))
                 return;
             var (bundles, spare, ranks) = LookAlikes.Best(Options(choice));
-            var whole = new Ranked(withoutSeats + Seats(spare), ranks, bundles);
+            var whole = new Ranked(withoutSeats + Seats(spare), ranks, bundles, choice);
             if (
                 found is null
                 || whole.Cost < found.Cost
@@ -165,7 +165,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
                 found = whole;
         }
         if (found is not null)
-            best.Offer(found.Cost, found.Ranks, found.Bundles);
+            best.Offer(found);
     }
 
     private IEnumerable<int[]> Variants(int[] chosen, int level)

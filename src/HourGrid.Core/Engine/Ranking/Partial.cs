@@ -1,5 +1,6 @@
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
+using System.Runtime.Intrinsics.X86;
 using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Ranking;
@@ -10,9 +11,11 @@ internal sealed class Partial
     private readonly WeekTables tables;
     private readonly Bounds bounds;
     private readonly Badness badness;
+    private readonly IdleCosts costs;
     private readonly Vector256<short>[] starts;
     private readonly Vector256<short>[] ends;
     private readonly Vector256<short>[] busy;
+    private readonly Vector256<short>[] campuses;
     private readonly int[] days;
     private readonly DayMeeting[] meetings;
     private int meetingCount;
@@ -26,14 +29,16 @@ internal sealed class Partial
     private int changes;
     private ulong active;
 
-    public Partial(WeekTables tables, Bounds bounds, Badness badness)
+    public Partial(WeekTables tables, Bounds bounds, Badness badness, IdleCosts costs)
     {
         this.tables = tables;
         this.bounds = bounds;
         this.badness = badness;
+        this.costs = costs;
         starts = new Vector256<short>[tables.Vectors];
         ends = new Vector256<short>[tables.Vectors];
         busy = new Vector256<short>[tables.Vectors];
+        campuses = new Vector256<short>[tables.Vectors];
         days = new int[tables.Classes.Length];
         meetings = new DayMeeting[tables.Options.Sum(level => level.Max(option => option.Meetings.Length))];
         Array.Fill(starts, Vector256.Create(OptionTable.NoStart));
@@ -41,31 +46,55 @@ internal sealed class Partial
         spare = Badness.EnoughSeats;
     }
 
-    public int Changes => changes;
-
     public int Taken => taken;
 
-    /// <summary>Becomes another one with an option added; its meetings are left out.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public void Extend(Partial other, OptionTable option, int optionSpare)
+    /// <summary>
+    /// Becomes another one with an option added; its meetings are left out. Gives a cost that no completion beats, or
+    /// anything above the one wanted as soon as that is clear.
+    /// </summary>
+    /// <param name="other">The one that is extended.</param>
+    /// <param name="option">The option added.</param>
+    /// <param name="optionSpare">The most seats to spare it has.</param>
+    /// <param name="level">The level that chooses next.</param>
+    /// <param name="wanted">Costs above are of no use.</param>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public long Extend(Partial other, OptionTable option, int optionSpare, int level, long wanted)
     {
+        var weights = badness.Weights;
+        taken = other.taken + (option.IsAbsent ? 0 : 1);
+        changes = other.changes + (option.IsChange ? 1 : 0);
+        var cost =
+            (changes + bounds.LeastChanges[level]) * BestSearch.CostOfChange
+            + weights.Wanted * badness.Wanted(taken + bounds.MostTaken[level]);
+        var fewest = 0;
+        var daysAtLeast = bounds.DaysAtLeast[level];
+        for (var i = 0; i < days.Length; i++)
+        {
+            days[i] = other.days[i] | option.DaysByClass[i];
+            fewest = Math.Max(fewest, daysAtLeast[i][days[i]]);
+        }
+        cost += weights.ClassDays * Badness.ClassDays(fewest);
+        if (cost > wanted)
+            return cost;
         for (var i = 0; i < starts.Length; i++)
         {
             starts[i] = Vector256.Min(other.starts[i], option.Starts[i]);
             ends[i] = Vector256.Max(other.ends[i], option.Ends[i]);
             busy[i] = other.busy[i] + option.Busy[i];
+            campuses[i] = other.campuses[i] | option.Campuses[i];
         }
-        for (var i = 0; i < days.Length; i++)
-            days[i] = other.days[i] | option.DaysByClass[i];
+        if (weights.Idle != 0)
+            cost += weights.Idle * costs.Idle(IdleAtLeast(level));
+        if (cost > wanted)
+            return cost;
         earliest = Math.Min(other.earliest, option.EarliestStart);
         latest = Math.Max(other.latest, option.LatestEnd);
         stretch = Math.Max(other.stretch, option.LongestStretch);
         soft = other.soft + option.Soft;
         away = other.away + option.Away;
-        taken = other.taken + (option.IsAbsent ? 0 : 1);
         spare = Math.Min(other.spare, optionSpare);
-        changes = other.changes + (option.IsChange ? 1 : 0);
         active = other.active | option.ActiveClasses;
+        return cost + RestAtLeast(level);
     }
 
     /// <summary>Merges the option's meetings among those of the other, in the order of a week.</summary>
@@ -82,21 +111,13 @@ internal sealed class Partial
         meetingCount = k;
     }
 
-    /// <summary>A score that no completion beats, given that the levels from <paramref name="level"/> on choose.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    public int AtLeast(int level)
+    /// <summary>The part of the score that neither days nor idle time nor the courses taken make, at least.</summary>
+    private int RestAtLeast(int level)
     {
         var weights = badness.Weights;
-        var score = weights.Wanted * badness.Wanted(taken + bounds.MostTaken[level]);
-        if (weights.ClassDays != 0)
-        {
-            var fewest = 0;
-            for (var i = 0; i < days.Length; i++)
-                fewest = Math.Max(fewest, bounds.DaysAtLeast[level][i][days[i]]);
-            score += weights.ClassDays * Badness.ClassDays(fewest);
-        }
-        if (weights.Idle != 0)
-            score += weights.Idle * Badness.Idle(Mean(IdleAtLeast(level)));
+        var score = 0;
+        if (weights.Moves != 0)
+            score += weights.Moves * Badness.Moves(Mean(MovesAtLeast() * 10));
         // Without any meeting these two count nothing; with one, at least so much.
         var first = Math.Min(earliest, bounds.LatestEarliest[level]);
         if (weights.LaterStart != 0 && first != OptionTable.NoStart)
@@ -105,18 +126,20 @@ internal sealed class Partial
             score += weights.EarlierFinish * Badness.End(Math.Max(latest, bounds.EarliestLatest[level]));
         if (weights.Stretch != 0)
             score += weights.Stretch * Badness.Stretch(Math.Max(stretch, bounds.LeastStretch[level]));
-        if (weights.Soft != 0)
+        if (weights.Soft != 0 && soft + bounds.LeastSoft[level] > 0)
             score += weights.Soft * Badness.Soft(Mean(soft + bounds.LeastSoft[level]));
-        if (weights.Away != 0)
+        if (weights.Away != 0 && away + bounds.LeastAway[level] > 0)
             score += weights.Away * Badness.Away(Mean(away + bounds.LeastAway[level]));
         if (weights.Seats != 0)
             score += weights.Seats * Badness.Seats(Math.Min(spare, bounds.MostSpare[level]));
         return score;
     }
 
-    /// <summary>The score of a whole timetable, with the seats its options have at best.</summary>
+    /// <summary>The cost of a whole timetable, with the seats its options have at best.</summary>
     /// <param name="leaf">Looks at its meetings one by one.</param>
-    public int Score(LeafMeasures leaf)
+    public long Cost(LeafMeasures leaf) => changes * BestSearch.CostOfChange + Score(leaf);
+
+    private int Score(LeafMeasures leaf)
     {
         var weights = badness.Weights;
         var weeks = 0;
@@ -146,28 +169,54 @@ internal sealed class Partial
     /// Idle minutes over all weeks that are left however the later levels fill them: in each lane no more than they can
     /// add there, and altogether no more than they have.
     /// </summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private int IdleAtLeast(int level)
     {
         var most = bounds.MostBusyByLane[level];
-        var idle = 0;
-        var left = 0;
+        var idle = Vector256<int>.Zero;
+        var left = Vector256<int>.Zero;
         for (var i = 0; i < starts.Length; i++)
         {
-            var gaps = Vector256.Max(ends[i] - starts[i] - busy[i], Vector256<short>.Zero);
             // A lane without a meeting has no start, and so a gap far below 0.
-            if (gaps == Vector256<short>.Zero)
+            var gaps = Vector256.Max(ends[i] - starts[i] - busy[i], Vector256<short>.Zero);
+            var unfilled = Vector256.Max(gaps - most[i], Vector256<short>.Zero);
+            idle += Weighed(gaps, tables.WeightOfVector[i]);
+            left += Weighed(unfilled, tables.WeightOfVector[i]);
+        }
+        return Math.Max(Vector256.Sum(left), Vector256.Sum(idle) - bounds.MostBusy[level]);
+    }
+
+    /// <summary>
+    /// Campus moves over all weeks that are there already, and that no meeting added takes away: on each day at least
+    /// one fewer than there are campuses.
+    /// </summary>
+    private int MovesAtLeast()
+    {
+        var moves = 0;
+        for (var i = 0; i < campuses.Length; i++)
+        {
+            // Lanes with two campuses or more: those whose set is no power of two.
+            var several = campuses[i] & (campuses[i] - Vector256<short>.One);
+            if (several == Vector256<short>.Zero)
                 continue;
             for (var lane = 0; lane < Vector256<short>.Count; lane++)
-            {
-                var gap = gaps[lane];
-                if (gap == 0)
-                    continue;
-                var weight = tables.WeightOfLane[i * Vector256<short>.Count + lane];
-                idle += weight * gap;
-                left += weight * Math.Max(0, gap - most[i * Vector256<short>.Count + lane]);
-            }
+                if (several[lane] != 0)
+                    moves +=
+                        System.Numerics.BitOperations.PopCount((ushort)several[lane])
+                        * tables.WeightOfLane[i * Vector256<short>.Count + lane];
         }
-        return Math.Max(left, idle - bounds.MostBusy[level]);
+        return moves;
+    }
+
+    /// <summary>Products of neighbouring lanes, added two by two.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static Vector256<int> Weighed(Vector256<short> minutes, Vector256<short> weights)
+    {
+        if (Avx2.IsSupported)
+            return Avx2.MultiplyAddAdjacent(minutes, weights);
+        var (low, high) = Vector256.Widen(minutes);
+        var (lowWeights, highWeights) = Vector256.Widen(weights);
+        return low * lowWeights + high * highWeights;
     }
 
     private int Mean(int sum) => Mean(sum, Math.Max(1, tables.AllWeeks));

@@ -35,6 +35,7 @@ internal sealed class RankedProblem
             ),
         ];
         Tables = new WeekTables(problem);
+        IdleCosts = new IdleCosts(Tables.AllWeeks);
         Bounds = new Bounds(problem, Tables, Options);
         Smallest =
         [
@@ -63,12 +64,16 @@ internal sealed class RankedProblem
 
     public WeekTables Tables { get; }
     public Bounds Bounds { get; }
+    public IdleCosts IdleCosts { get; }
 
     /// <summary>By level: its options, the one with the smallest part first.</summary>
     public int[][] Smallest { get; }
 
     /// <summary>By level and option: its place in <see cref="Smallest"/>.</summary>
     public int[][] PlaceOf { get; }
+
+    /// <summary>A timetable of which nothing is chosen yet.</summary>
+    public Partial NewPartial() => new(Tables, Bounds, Badness, IdleCosts);
 
     public static int[] First(RankedOption option) => option.Bundles.Length == 0 ? [] : option.Bundles[0].Ranks;
 

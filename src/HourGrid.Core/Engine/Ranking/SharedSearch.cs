@@ -1,11 +1,17 @@
+using System.Numerics;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
 namespace HourGrid.Core.Engine.Ranking;
 
-/// <summary>Runs the search for the best.</summary>
+/// <summary>
+/// Runs the search for the best on all processors: a beam gives the first ceiling; then each choice for the first two
+/// levels is a piece of work, the most promising first, and all share what they have found.
+/// </summary>
 internal static unsafe class SharedSearch
 {
+    private const int LevelsShared = 2;
+
     public static (Ranked[] Found, bool IsExact) Run(
         RankedProblem ranked,
         Root root,
@@ -14,11 +20,78 @@ internal static unsafe class SharedSearch
         WorkLimit limit
     )
     {
-        var best = new BestList(count);
         using var choosing = new Choosing(ranked.Problem);
-        var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
+        var best = new BestList(count, Beam.Ceiling(ranked, choosing, root, count, byShape));
+        var levels = ranked.Problem.Levels.Count;
+        var isStopped = false;
+        if (levels <= LevelsShared)
+        {
+            var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
+            search.SearchBelow(root, []);
+            return (best.Sorted(), !search.IsStopped);
+        }
+        var pieces = Pieces(ranked, choosing, root, best.Threshold);
+        var taken = -1;
+        Shared.Run(
+            Environment.ProcessorCount,
+            _ =>
+            {
+                using var own = new Choosing(ranked.Problem);
+                var search = new BestSearch(ranked, own, root, best, byShape, limit);
+                while (!search.IsStopped)
+                {
+                    var piece = Interlocked.Increment(ref taken);
+                    if (piece >= pieces.Count || pieces[piece].Cost > best.Threshold)
+                        return;
+                    search.SearchBelow(root, pieces[piece].Options);
+                }
+                Volatile.Write(ref isStopped, true);
+            }
+        );
+        return (best.Sorted(), !isStopped);
+    }
+
+    /// <summary>The choices for the first levels, with the cost that no completion beats, the least first.</summary>
+    private static List<(long Cost, int[] Options)> Pieces(
+        RankedProblem ranked,
+        Choosing choosing,
+        Root root,
+        long threshold
+    )
+    {
+        var pieces = new List<(long Cost, int[] Options)>();
+        Partial[] partials = [.. Enumerable.Range(0, LevelsShared + 1).Select(_ => ranked.NewPartial())];
+        var options = new int[LevelsShared];
         fixed (ulong* state = root.State)
-            search.Search(0, state);
-        return (best.Sorted(), !search.IsStopped);
+            Add(0, state);
+        pieces.Sort((one, other) => one.Cost.CompareTo(other.Cost));
+        return pieces;
+
+        void Add(int level, ulong* state)
+        {
+            var first = ranked.Problem.Layout.First;
+            var next = choosing.Scratch(level + 1);
+            for (var word = first[level]; word < first[level + 1]; word++)
+            for (var bits = state[word]; bits != 0; bits &= bits - 1)
+            {
+                var option = options[level] = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+                if (!choosing.Choose(level, option, state, next))
+                    continue;
+                var cost = partials[level + 1]
+                    .Extend(
+                        partials[level],
+                        ranked.Tables.Options[level][option],
+                        ranked.MostSpare[level][option],
+                        level + 1,
+                        threshold
+                    );
+                if (cost > threshold)
+                    continue;
+                if (level + 1 == LevelsShared)
+                    pieces.Add((cost, [.. options]));
+                else
+                    Add(level + 1, next);
+            }
+        }
     }
 }

@@ -27,6 +27,13 @@ internal sealed class WeekTables
         WeightOfLane = new int[Vectors * LanesInVector];
         for (var lane = 0; lane < Classes.Length * Weekdays.PerWeek; lane++)
             WeightOfLane[lane] = WeeksIn[lane / Weekdays.PerWeek];
+        WeightOfVector =
+        [
+            .. WeightOfLane
+                .Select(weight => (short)weight)
+                .Chunk(LanesInVector)
+                .Select(chunk => Vector256.Create(chunk)),
+        ];
         var soft = new SoftRules(ask);
         Options =
         [
@@ -50,6 +57,9 @@ internal sealed class WeekTables
     /// <summary>Weeks of each lane's class; 0 for lanes that only fill a vector.</summary>
     public int[] WeightOfLane { get; }
 
+    /// <summary>The same, by vector.</summary>
+    public Vector256<short>[] WeightOfVector { get; }
+
     /// <summary>By level and option.</summary>
     public OptionTable[][] Options { get; }
 
@@ -69,6 +79,8 @@ internal sealed class OptionTable
     /// <summary>A start later than any, for lanes without a meeting.</summary>
     public const short NoStart = short.MaxValue;
 
+    private const int MostCampuses = 15;
+
     public OptionTable(CourseOption option, WeekTables tables, SoftRules soft)
     {
         IsAbsent = option.IsAbsent;
@@ -76,6 +88,7 @@ internal sealed class OptionTable
         var starts = new short[tables.WeightOfLane.Length];
         var ends = new short[starts.Length];
         var busy = new short[starts.Length];
+        var campuses = new short[starts.Length];
         Array.Fill(starts, NoStart);
         var meetings = new List<DayMeeting>();
         for (var weekClass = 0; weekClass < tables.Classes.Length; weekClass++)
@@ -86,6 +99,9 @@ internal sealed class OptionTable
                 var lane = WeekTables.Lane(weekClass, today.Key);
                 var day = new DayOfOption([.. today]);
                 (starts[lane], ends[lane], busy[lane]) = ((short)day.Start, (short)day.End, (short)day.Busy);
+                foreach (var meeting in today)
+                    if (soft.CampusOf(meeting) is >= 0 and < MostCampuses and var campus)
+                        campuses[lane] |= (short)(1 << campus);
                 meetings.AddRange(
                     today.Select(m => new DayMeeting(lane, m.Time.Start.Value, m.Time.End.Value, soft.CampusOf(m)))
                 );
@@ -102,6 +118,7 @@ internal sealed class OptionTable
         Starts = [.. starts.Chunk(16).Select(chunk => Vector256.Create(chunk))];
         Ends = [.. ends.Chunk(16).Select(chunk => Vector256.Create(chunk))];
         Busy = [.. busy.Chunk(16).Select(chunk => Vector256.Create(chunk))];
+        Campuses = [.. campuses.Chunk(16).Select(chunk => Vector256.Create(chunk))];
         BusyByLane = busy;
         DaysByClass =
         [
@@ -125,6 +142,9 @@ internal sealed class OptionTable
 
     /// <summary>Minutes with a meeting of each lane, by vector; a minute counts once.</summary>
     public Vector256<short>[] Busy { get; }
+
+    /// <summary>The campuses of each lane, a bit each, by vector; those past the first few are left out.</summary>
+    public Vector256<short>[] Campuses { get; }
 
     public short[] BusyByLane { get; }
 
