@@ -35,16 +35,18 @@ public static class Counts
 
     internal static CountAnswer Of(Problem problem, Root root, WorkLimit limit)
     {
+        using var count = Count(problem, [root], limit);
+        if (!problem.HasCreditVariants)
+            return new(count.Total, count.IsExact, null);
+        var shapes = ShapeSets.Count(problem, root, limit);
+        return new(count.Total with { WeekShapes = shapes }, count.IsExact && !limit.IsOver(), null);
+    }
+
+    internal static TimetableCount Count(Problem problem, IReadOnlyList<Root> roots, WorkLimit limit)
+    {
         try
         {
-            using var count = TimetableCount.Of(problem, root, limit);
-            var total = problem.HasCreditVariants
-                ? count.Total with
-                {
-                    WeekShapes = ShapeSets.Count(problem, root, limit),
-                }
-                : count.Total;
-            return new(total, count.IsExact && !(problem.HasCreditVariants && limit.IsOver()), null);
+            return TimetableCount.Of(problem, roots, limit);
         }
         catch (OverflowException)
         {

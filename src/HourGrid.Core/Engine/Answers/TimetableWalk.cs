@@ -29,11 +29,7 @@ public sealed unsafe class TimetableWalk
     public TimetableWalk(Problem problem, CancellationToken cancellation = default)
     {
         this.problem = problem;
-        count = TimetableCount.Of(
-            problem,
-            Root.Of(problem, Lifted.None(problem.Wishes.Count)),
-            new(null, cancellation)
-        );
+        count = Counts.Count(problem, [Root.Of(problem, Lifted.None(problem.Wishes.Count))], new(null, cancellation));
         cancellation.ThrowIfCancellationRequested();
         counter = count.Layers is { } layers ? new(layers.Choosing, WorkLimit.None) : null;
         path =
@@ -118,7 +114,7 @@ public sealed unsafe class TimetableWalk
             var option = course.Options[number];
             var below = Below(level, number, state);
             // Leaving every course out is not a timetable; it is the last path of all.
-            if (at.HoldsNothing && option.IsAbsent && count.Root.HoldsNothing)
+            if (at.HoldsNothing && option.IsAbsent && count.Roots[0].HoldsNothing)
                 below = new(below.Timetables - 1, below.WeekShapes - 1);
             if (below.Timetables == 0)
                 continue;

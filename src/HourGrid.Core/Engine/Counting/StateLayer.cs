@@ -89,6 +89,17 @@ internal sealed unsafe class StateLayer
         }
     }
 
+    /// <summary>Whether what was written to <see cref="Room"/> has been kept before.</summary>
+    public bool Knows()
+    {
+        var state = Room + from;
+        var hash = Hash(state);
+        for (var slot = (uint)hash & slotMask; slots[slot] != 0; slot = (slot + 1) & slotMask)
+            if (slots[slot] >> 32 == hash >> 32 && IsSame(state, State((int)(uint)slots[slot] - 1) + from))
+                return true;
+        return false;
+    }
+
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private bool IsSame(ulong* one, ulong* other)
     {

@@ -21,16 +21,21 @@ internal sealed unsafe class StateLayers
     private const int MostChoices = 3 << 20;
 
     private readonly List<StateLayer> layers = [];
+    private readonly List<int> rootStates = [];
 
     /// <param name="choosing">The problem, for one thread.</param>
-    /// <param name="root">Where to start; not dead.</param>
+    /// <param name="roots">Where to start, none of them dead; their counts share whatever they have in common.</param>
     /// <param name="limit">Past it, no further layer is begun.</param>
-    public StateLayers(Choosing choosing, Root root, WorkLimit limit)
+    public StateLayers(Choosing choosing, IReadOnlyList<Root> roots, WorkLimit limit)
     {
         Choosing = choosing;
         var first = NewLayer(0);
-        root.State.AsSpan().CopyTo(new Span<ulong>(first.Room, root.State.Length));
-        first.Keep();
+        foreach (var root in roots)
+        {
+            root.State.AsSpan().CopyTo(new Span<ulong>(first.Room, root.State.Length));
+            choosing.Normalize(0, first.Room);
+            rootStates.Add(first.Keep());
+        }
         layers.Add(first);
         while (
             Frontier.Level < choosing.Problem.Levels.Count - 2
@@ -40,7 +45,10 @@ internal sealed unsafe class StateLayers
             layers.Add(next);
     }
 
-    /// <summary>The layers, the root's first.</summary>
+    /// <summary>What comes of a root, once counted.</summary>
+    public Tally BelowRoot(int root) => layers[0].Below[rootStates[root]];
+
+    /// <summary>The layers, the roots' first.</summary>
     public IReadOnlyList<StateLayer> Layers => layers;
 
     /// <summary>The last layer.</summary>

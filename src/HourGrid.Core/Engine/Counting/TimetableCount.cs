@@ -2,7 +2,7 @@ using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine.Counting;
 
-/// <summary>The count of a root: its layers, and the completions below the frontier, on all processors.</summary>
+/// <summary>The count of one root or several: the layers, and the completions below the frontier, on all processors.</summary>
 internal sealed unsafe class TimetableCount : IDisposable
 {
     /// <summary>Below this many states one thread is done before another has started.</summary>
@@ -11,31 +11,36 @@ internal sealed unsafe class TimetableCount : IDisposable
     private const int StatesAtATime = 16;
 
     private readonly Problem problem;
+    private readonly Tally[] totals;
 
-    private TimetableCount(Problem problem, Root root, StateLayers? layers)
+    private TimetableCount(Problem problem, IReadOnlyList<Root> roots, StateLayers? layers)
     {
         this.problem = problem;
-        Root = root;
+        Roots = roots;
         Layers = layers;
+        totals = new Tally[roots.Count];
     }
 
-    public Root Root { get; }
+    public IReadOnlyList<Root> Roots { get; }
 
-    /// <summary>Null where the root is dead.</summary>
+    /// <summary>Null where every root is dead.</summary>
     public StateLayers? Layers { get; }
 
-    /// <summary>Timetables and week shapes; fewer than there are unless <see cref="IsExact"/>.</summary>
-    public Tally Total { get; private set; }
+    /// <summary>Timetables and week shapes of the first root; fewer than there are unless <see cref="IsExact"/>.</summary>
+    public Tally Total => totals[0];
+
+    /// <summary>The same for each root.</summary>
+    public IReadOnlyList<Tally> Totals => totals;
 
     public bool IsExact { get; private set; } = true;
 
     /// <summary>Counts, as far as the limit allows.</summary>
-    public static TimetableCount Of(Problem problem, Root root, WorkLimit limit)
+    public static TimetableCount Of(Problem problem, IReadOnlyList<Root> roots, WorkLimit limit)
     {
-        if (root.IsDead)
-            return new(problem, root, null);
-        var layers = new StateLayers(new Choosing(problem), root, limit);
-        var count = new TimetableCount(problem, root, layers);
+        Root[] alive = [.. roots.Where(root => !root.IsDead)];
+        if (alive.Length == 0)
+            return new(problem, roots, null);
+        var count = new TimetableCount(problem, roots, new StateLayers(new Choosing(problem), alive, limit));
         count.CountFrontier(limit);
         return count;
     }
@@ -69,11 +74,18 @@ internal sealed unsafe class TimetableCount : IDisposable
         );
         IsExact = !stopped;
         Layers.CountUpwards();
-        // Leaving every course out is not a timetable; it is counted last of all, so a count that was stopped may
-        // not have come to it.
-        var total = Layers.Layers[0].Below[0];
-        if (Root.HoldsNothing && total.Timetables > 0)
-            total = new(total.Timetables - 1, total.WeekShapes - 1);
-        Total = total;
+        var alive = 0;
+        for (var root = 0; root < totals.Length; root++)
+        {
+            if (Roots[root].IsDead)
+                continue;
+            // Leaving every course out is not a timetable; it is counted last of all, so a count that was stopped may
+            // not have come to it.
+            var total = Layers.BelowRoot(alive++);
+            totals[root] =
+                Roots[root].HoldsNothing && total.Timetables > 0
+                    ? new(total.Timetables - 1, total.WeekShapes - 1)
+                    : total;
+        }
     }
 }

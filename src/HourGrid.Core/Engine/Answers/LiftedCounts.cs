@@ -1,0 +1,57 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>
+/// Counts of one ask with wishes lifted. All that lift no way between classes are root states of one problem and are
+/// counted together: what they have in common, which is most of it, is counted once.
+/// </summary>
+internal static class LiftedCounts
+{
+    /// <summary>The count of the ask without the wishes of each set; in the order of the sets.</summary>
+    /// <param name="snapshot">The catalogue.</param>
+    /// <param name="ask">The ask.</param>
+    /// <param name="sets">Sets of one or two wishes of the ask.</param>
+    /// <param name="limit">How long it may take.</param>
+    /// <returns>The counts, and whether they are exact.</returns>
+    public static (UInt128[] Counts, bool IsExact) Of(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        IReadOnlyList<Wish[]> sets,
+        WorkLimit limit
+    )
+    {
+        var counts = new UInt128[sets.Count];
+        var isExact = true;
+        // Which meetings conflict is compiled into the rows, so lifting travel or minutes between is another problem.
+        var byConflicts = Enumerable
+            .Range(0, sets.Count)
+            .GroupBy(set => string.Join(' ', sets[set].Where(SetsConflicts).Select(wish => wish.Path)));
+        foreach (var group in byConflicts)
+        {
+            var numbers = group.ToArray();
+            var part = sets[numbers[0]].Where(SetsConflicts).Aggregate(ask, Wishes.Without);
+            var most = numbers.Max(set => sets[set].Count(wish => !SetsConflicts(wish)));
+            var problem = Problem.Compile(snapshot, part, new CompileScope(most), limit.Cancellation);
+            Root[] roots = [.. numbers.Select(set => RootOf(problem, sets[set]))];
+            using var count = Counts.Count(problem, roots, limit);
+            isExact &= count.IsExact;
+            for (var i = 0; i < numbers.Length; i++)
+                counts[numbers[i]] = count.Totals[i].Timetables;
+        }
+        return (counts, isExact);
+    }
+
+    public static bool SetsConflicts(Wish wish) => wish.Kind is WishKind.Travel or WishKind.MinutesBetween;
+
+    private static Root RootOf(Problem problem, Wish[] wishes)
+    {
+        var lifted = Lifted.None(problem.Wishes.Count);
+        for (var id = 0; id < problem.Wishes.Count; id++)
+            lifted.Wishes[id] = wishes.Contains(problem.Wishes[id]);
+        return Root.Of(problem, lifted);
+    }
+}

@@ -1,0 +1,61 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>What a wish costs.</summary>
+/// <param name="Wish">The wish.</param>
+/// <param name="Cost">
+/// Timetables without it less timetables with it. Below 0 where the wish adds some, as a course that is taken if it fits.
+/// </param>
+public sealed record RuleCost(Wish Wish, Int128 Cost);
+
+/// <summary>What every wish of an ask costs.</summary>
+/// <param name="Costs">In the order of the ask's wishes.</param>
+/// <param name="IsExact">Whether the costs are exact.</param>
+public sealed record CostsAnswer(IReadOnlyList<RuleCost> Costs, bool IsExact);
+
+/// <summary>Counts an ask without each of its wishes, all of them together.</summary>
+public static class RuleCosts
+{
+    /// <param name="snapshot">The catalogue.</param>
+    /// <param name="ask">The ask.</param>
+    /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
+    /// <exception cref="AskTooLargeException">It is too large to be answered.</exception>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
+    public static CostsAnswer Of(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        TimeSpan? budget = null,
+        CancellationToken cancellation = default
+    )
+    {
+        Problem.Check(snapshot, ask);
+        var wishes = Wishes.Of(ask);
+        Wish[] hard = [.. wishes.Where(wish => wish.IsHard)];
+        var (counts, isExact) = LiftedCounts.Of(
+            snapshot,
+            ask,
+            [
+                [],
+                .. hard.Select(wish => new[] { wish }),
+            ],
+            new WorkLimit(budget, cancellation)
+        );
+        cancellation.ThrowIfCancellationRequested();
+        var without = hard.Zip(counts.Skip(1)).ToDictionary(pair => pair.First, pair => pair.Second);
+        return new(
+            [
+                .. wishes.Select(wish => new RuleCost(
+                    wish,
+                    wish.IsHard ? checked((Int128)without[wish] - (Int128)counts[0]) : 0
+                )),
+            ],
+            isExact
+        );
+    }
+}

@@ -1,0 +1,124 @@
+using System.Numerics;
+using System.Runtime.CompilerServices;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>In how many completions of a state each option stands. For one thread.</summary>
+/// <remarks>
+/// Where no rule can be broken any more, the last two levels are counted as sets in both directions: for each option of
+/// one level, the options of the other that its row, or its column, leaves.
+/// </remarks>
+internal sealed unsafe class TailOptionCounts<T>
+    where T : struct, IBinaryInteger<T>
+{
+    private readonly Choosing choosing;
+    private readonly T[][] counts;
+    private readonly WorkLimit limit;
+    private readonly int[] first;
+    private readonly int levels;
+    private readonly ulong[][] ways;
+    private readonly BitPlanes[] planes;
+    private readonly ulong[] columns;
+    private readonly int columnWords;
+    private int looks;
+
+    public TailOptionCounts(Choosing choosing, T[][] counts, WorkLimit limit)
+    {
+        this.choosing = choosing;
+        this.counts = counts;
+        this.limit = limit;
+        var problem = choosing.Problem;
+        first = problem.Layout.First;
+        levels = problem.Levels.Count;
+        ways = [.. problem.Levels.Select(level => level.Options.Select(option => (ulong)option.Ways).ToArray())];
+        planes = [.. ways.Select(level => new BitPlanes([.. level.Select(way => (uint)way)]))];
+        columnWords = levels < 2 ? 0 : first[levels - 1] - first[levels - 2];
+        columns = levels < 2 ? [] : Columns();
+    }
+
+    public bool IsStopped { get; private set; }
+
+    /// <summary>Adds up what stands on each option below a state that so many ways lead to.</summary>
+    /// <returns>The completions of the state.</returns>
+    public T Count(int level, ulong* state, T weight)
+    {
+        if (level == levels - 2 && choosing.IsFree(level, state))
+            return CountPairs(state, weight);
+        if (level == levels)
+            return T.One;
+        if ((++looks & 255) == 0 && limit.IsOver())
+            IsStopped = true;
+        var sum = T.Zero;
+        var next = choosing.Scratch(level + 1);
+        for (var word = first[level]; word < first[level + 1] && !IsStopped; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            if (!choosing.Choose(level, option, state, next))
+                continue;
+            var itsWays = T.CreateTruncating(ways[level][option]);
+            var below = Count(level + 1, next, weight * itsWays) * itsWays;
+            counts[level][option] += weight * below;
+            sum += below;
+        }
+        return sum;
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private T CountPairs(ulong* state, T weight)
+    {
+        var ones = state + first[levels - 2];
+        var others = state + first[levels - 1];
+        var lastWords = first[levels] - first[levels - 1];
+        var sum = 0UL;
+        for (var word = 0; word < columnWords; word++)
+        for (var bits = ones[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
+            var both =
+                Weigh(planes[levels - 1], choosing.Row(levels - 2, option), others, lastWords)
+                * ways[levels - 2][option];
+            counts[levels - 2][option] += weight * T.CreateTruncating(both);
+            sum += both;
+        }
+        var column = Pinned.Pointer(columns);
+        for (var word = 0; word < lastWords; word++)
+        for (var bits = others[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
+            var both =
+                Weigh(planes[levels - 2], column + (long)option * columnWords, ones, columnWords)
+                * ways[levels - 1][option];
+            counts[levels - 1][option] += weight * T.CreateTruncating(both);
+        }
+        return T.CreateTruncating(sum);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static ulong Weigh(BitPlanes planes, ulong* one, ulong* other, int words)
+    {
+        var sum = 0UL;
+        if (planes.AllOnce)
+            for (var word = 0; word < words; word++)
+                sum += (ulong)BitOperations.PopCount(one[word] & other[word]);
+        else
+            for (var word = 0; word < words; word++)
+                sum += planes.Weigh(word, one[word] & other[word]);
+        return sum;
+    }
+
+    /// <summary>For each option of the last level, the options of the level before that may stand beside it.</summary>
+    private ulong[] Columns()
+    {
+        var last = choosing.Problem.Levels[levels - 1].Options.Count;
+        var all = GC.AllocateArray<ulong>(last * columnWords, pinned: true);
+        for (var one = 0; one < choosing.Problem.Levels[levels - 2].Options.Count; one++)
+        {
+            var row = choosing.Row(levels - 2, one);
+            for (var other = 0; other < last; other++)
+                if ((row[other >> 6] >> (other & 63) & 1) != 0)
+                    all[other * columnWords + (one >> 6)] |= 1UL << (one & 63);
+        }
+        return all;
+    }
+}

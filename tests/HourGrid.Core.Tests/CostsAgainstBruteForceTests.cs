@@ -1,0 +1,70 @@
+using CsCheck;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Tests.Drawn;
+using HourGrid.Core.Tests.Plain;
+
+namespace HourGrid.Core.Tests;
+
+/// <summary>What each wish costs is the difference of two plain counts.</summary>
+public sealed class CostsAgainstBruteForceTests
+{
+    [Fact]
+    public void Every_wish_costs_what_the_definition_says() =>
+        DrawnWorld.All.Sample(
+            (catalogue, ask) =>
+            {
+                var costs = RuleCosts.Of(catalogue.SnapshotOf(ask.Term)!, ask);
+                Assert.True(costs.IsExact);
+                var with = BruteForce.Timetables(catalogue, ask).Count;
+                Assert.Equal(
+                    PlainChanges
+                        .Paths(ask)
+                        .Select(path =>
+                            $"{path} {BruteForce.Timetables(catalogue, PlainChanges.Without(ask, path)).Count - with}"
+                        ),
+                    costs.Costs.Where(cost => cost.Wish.IsHard).Select(cost => $"{cost.Wish.Path} {cost.Cost}")
+                );
+                Assert.All(costs.Costs.Where(cost => !cost.Wish.IsHard), cost => Assert.Equal(0, cost.Cost));
+            },
+            iter: 1500
+        );
+
+    [Fact]
+    public void A_wish_is_lifted_from_an_ask_as_its_path_says() =>
+        DrawnWorld.All.Sample(
+            (catalogue, ask) =>
+            {
+                var snapshot = catalogue.SnapshotOf(ask.Term)!;
+                foreach (var wish in Wishes.Of(ask).Where(wish => wish.IsHard))
+                    Assert.Equal(
+                        (UInt128)BruteForce.Timetables(catalogue, PlainChanges.Without(ask, wish.Path)).Count,
+                        Counts.Of(Problem.Compile(snapshot, Wishes.Without(ask, wish))).Total.Timetables
+                    );
+            },
+            iter: 300
+        );
+
+    [Fact]
+    public void What_if_counts_the_ask_with_the_addition() =>
+        DrawnWorld.All.Sample(
+            (catalogue, ask) =>
+            {
+                var snapshot = catalogue.SnapshotOf(ask.Term)!;
+                var rest = ask with { Wanted = [.. ask.Wanted.Skip(1)], EitherOr = [] };
+                var added = ask.Wanted[0].Course;
+                var with = rest with { Wanted = [.. rest.Wanted, new() { Course = added }] };
+                Assert.Equal(
+                    (UInt128)BruteForce.Timetables(catalogue, with).Count,
+                    WhatIf.WithCourse(snapshot, rest, added).Total.Timetables
+                );
+                var section = snapshot.Find(added)!.Sections[0].Number;
+                var kept = rest with { Wanted = [.. rest.Wanted, new() { Course = added, Keep = [section] }] };
+                Assert.Equal(
+                    (UInt128)BruteForce.Timetables(catalogue, kept).Count,
+                    WhatIf.WithSection(snapshot, rest, section).Total.Timetables
+                );
+            },
+            iter: 500
+        );
+}

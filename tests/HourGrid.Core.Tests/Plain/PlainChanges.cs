@@ -1,0 +1,146 @@
+using HourGrid.Core.Asking;
+
+namespace HourGrid.Core.Tests.Plain;
+
+/// <summary>An ask changed by the path of one of its wishes, as a reader of the path would change it.</summary>
+internal static class PlainChanges
+{
+    /// <summary>The paths of everything hard that an ask sets.</summary>
+    public static List<string> Paths(Ask ask)
+    {
+        var paths = new List<string>();
+        for (var i = 0; i < ask.Wanted.Count; i++)
+        {
+            var wanted = ask.Wanted[i];
+            if (wanted.Role != CourseRole.SetAside || InEitherOr(ask, wanted))
+                paths.Add($"wanted[{i}]");
+            if (wanted.Keep.Count > 0)
+                paths.Add($"wanted[{i}].keep");
+            if (wanted.RuleOut.Count > 0)
+                paths.Add($"wanted[{i}].ruleOut");
+            if (wanted.Instructors.Count > 0)
+                paths.Add($"wanted[{i}].instructors");
+            if (wanted.Modes.Count > 0)
+                paths.Add($"wanted[{i}].modes");
+            if (wanted.Campuses.Count > 0)
+                paths.Add($"wanted[{i}].campuses");
+        }
+        paths.AddRange(ask.EitherOr.Select((_, i) => $"eitherOr[{i}]"));
+        if (ask.Credits.Min is not null || ask.Credits.Max is not null)
+            paths.Add("credits");
+        for (var i = 0; i < ask.TimeBlocks.Count; i++)
+            if (ask.TimeBlocks[i].Strength == Strength.Cannot)
+                paths.Add($"timeBlocks[{i}]");
+        for (var i = 0; i < ask.Breaks.Count; i++)
+            if (ask.Breaks[i].Strength == Strength.Cannot)
+                paths.Add($"breaks[{i}]");
+        var limits = ask.DayLimits;
+        if (limits.EarliestStart is not null)
+            paths.Add("dayLimits.earliestStart");
+        if (limits.LatestEnd is not null)
+            paths.Add("dayLimits.latestEnd");
+        if (limits.DaysOff.Count > 0)
+            paths.Add("dayLimits.daysOff");
+        if (limits.MaxDays is not null)
+            paths.Add("dayLimits.maxDays");
+        if (limits.MaxMinutesPerDay is not null)
+            paths.Add("dayLimits.maxMinutesPerDay");
+        if (limits.MaxStretchMinutes is not null)
+            paths.Add("dayLimits.maxStretchMinutes");
+        if (limits.MinutesBetween > 0)
+            paths.Add("dayLimits.minutesBetween");
+        if (ask.Campus.Allowed.Count > 0)
+            paths.Add("campus.allowed");
+        if (ask.Campus.RespectTravel)
+            paths.Add("campus.respectTravel");
+        if (ask.Campus.OnePerDay)
+            paths.Add("campus.onePerDay");
+        if (ask.Modes.Count > 0)
+            paths.Add("modes");
+        if (ask.Seats != SeatsRule.Any)
+            paths.Add("seats");
+        return paths;
+    }
+
+    /// <summary>The ask without these; a course is set aside and an either–or gone.</summary>
+    public static Ask Without(Ask ask, params IReadOnlyList<string> paths) => Change(ask, paths, mayLeaveOut: false);
+
+    /// <summary>The ask without these, where without a course or an either–or means that it may be left out.</summary>
+    public static Ask Loosened(Ask ask, IReadOnlyList<string> paths) => Change(ask, paths, mayLeaveOut: true);
+
+    private static Ask Change(Ask ask, IReadOnlyList<string> paths, bool mayLeaveOut)
+    {
+        var gone = paths.ToHashSet();
+        var aside = ask.Wanted.Where((_, i) => gone.Contains($"wanted[{i}]")).Select(one => one.Course).ToHashSet();
+        var loose = ask
+            .EitherOr.Where((_, i) => gone.Contains($"eitherOr[{i}]"))
+            .SelectMany(choice => choice.Courses)
+            .ToHashSet();
+        return ask with
+        {
+            Wanted =
+            [
+                .. ask.Wanted.Select(
+                    (wanted, i) =>
+                        new WantedCourse
+                        {
+                            Course = wanted.Course,
+                            Role =
+                                aside.Contains(wanted.Course) && !mayLeaveOut ? CourseRole.SetAside
+                                : aside.Contains(wanted.Course) && wanted.Role != CourseRole.SetAside
+                                    ? CourseRole.IfItFits
+                                : loose.Contains(wanted.Course) && mayLeaveOut ? CourseRole.IfItFits
+                                : wanted.Role,
+                            Keep = gone.Contains($"wanted[{i}].keep") ? [] : wanted.Keep,
+                            RuleOut = gone.Contains($"wanted[{i}].ruleOut") ? [] : wanted.RuleOut,
+                            Instructors = gone.Contains($"wanted[{i}].instructors") ? [] : wanted.Instructors,
+                            Modes = gone.Contains($"wanted[{i}].modes") ? [] : wanted.Modes,
+                            Campuses = gone.Contains($"wanted[{i}].campuses") ? [] : wanted.Campuses,
+                        }
+                ),
+            ],
+            EitherOr =
+            [
+                .. ask
+                    .EitherOr.Where((_, i) => !gone.Contains($"eitherOr[{i}]"))
+                    .Select(choice =>
+                        mayLeaveOut
+                            ? choice
+                            : choice with
+                            {
+                                Courses = [.. choice.Courses.Where(course => !aside.Contains(course))],
+                            }
+                    ),
+            ],
+            Credits = gone.Contains("credits") ? default : ask.Credits,
+            TimeBlocks = [.. ask.TimeBlocks.Where((_, i) => !gone.Contains($"timeBlocks[{i}]"))],
+            Breaks = [.. ask.Breaks.Where((_, i) => !gone.Contains($"breaks[{i}]"))],
+            DayLimits = new()
+            {
+                EarliestStart = gone.Contains("dayLimits.earliestStart") ? null : ask.DayLimits.EarliestStart,
+                LatestEnd = gone.Contains("dayLimits.latestEnd") ? null : ask.DayLimits.LatestEnd,
+                DaysOff = gone.Contains("dayLimits.daysOff") ? default : ask.DayLimits.DaysOff,
+                MaxDays = gone.Contains("dayLimits.maxDays") ? null : ask.DayLimits.MaxDays,
+                MaxMinutesPerDay = gone.Contains("dayLimits.maxMinutesPerDay")
+                    ? null
+                    : ask.DayLimits.MaxMinutesPerDay,
+                MaxStretchMinutes = gone.Contains("dayLimits.maxStretchMinutes")
+                    ? null
+                    : ask.DayLimits.MaxStretchMinutes,
+                MinutesBetween = gone.Contains("dayLimits.minutesBetween") ? 0 : ask.DayLimits.MinutesBetween,
+            },
+            Campus = new()
+            {
+                Allowed = gone.Contains("campus.allowed") ? [] : ask.Campus.Allowed,
+                RespectTravel = ask.Campus.RespectTravel && !gone.Contains("campus.respectTravel"),
+                OnePerDay = ask.Campus.OnePerDay && !gone.Contains("campus.onePerDay"),
+                Preferred = ask.Campus.Preferred,
+            },
+            Modes = gone.Contains("modes") ? [] : ask.Modes,
+            Seats = gone.Contains("seats") ? SeatsRule.Any : ask.Seats,
+        };
+    }
+
+    private static bool InEitherOr(Ask ask, WantedCourse wanted) =>
+        ask.EitherOr.Any(choice => choice.Courses.Contains(wanted.Course));
+}
