@@ -1,13 +1,8 @@
 using System.CommandLine;
-using System.Diagnostics;
-using System.Globalization;
-using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
@@ -19,38 +14,102 @@ internal static class SolveCommand
 {
     public const int WrongInput = 2;
 
-    private static readonly JsonWriterOptions Indented = new() { Indented = true };
+    private static readonly Option<FileInfo> Catalogue = new("--catalogue")
+    {
+        Description = "The catalogue file (docs/formats/catalogue.md).",
+        Required = true,
+    };
+
+    private static readonly Option<FileInfo> AskFile = new("--ask")
+    {
+        Description = "The ask file (docs/formats/ask.md).",
+        Required = true,
+    };
+
+    private static readonly Option<int> Top = Number("--top", "The best so many timetables.");
+    private static readonly Option<int> Offset = Number("--offset", "Passes over so many of the best.");
+    private static readonly Option<int> FallbacksOf = Number(
+        "--fallbacks",
+        "What to do if a section filled, for each section of the best so many timetables."
+    );
+    private static readonly Option<int> SpreadOf = Number(
+        "--spread",
+        "So many of the best week shapes that differ most from each other."
+    );
+    private static readonly Option<int> Budget = Number(
+        "--budget-ms",
+        "Milliseconds it may take; what is not known by then is said to be the least there is."
+    );
+    private static readonly Option<bool> Shapes = Flag("--shapes", "Ranks week shapes, each at its best timetable.");
+    private static readonly Option<bool> Explain = Flag("--explain", "Why there is none, and what would help.");
+    private static readonly Option<bool> Costs = Flag("--costs", "What each rule costs.");
+    private static readonly Option<bool> Sections = Flag("--sections", "In how many timetables each section is.");
+
+    private static readonly Option<string[]> Courses = new("--what-if")
+    {
+        Description = "The count with this course added as a must; may be given again.",
+    };
 
     public static Command Create()
     {
-        var catalogue = new Option<FileInfo>("--catalogue")
+        var command = new Command("solve", "Answers an ask: counts, the best, standings, costs, reasons, fallbacks.")
         {
-            Description = "The catalogue file (docs/formats/catalogue.md).",
-            Required = true,
+            Catalogue,
+            AskFile,
+            Top,
+            Offset,
+            Shapes,
+            Explain,
+            Costs,
+            Sections,
+            FallbacksOf,
+            SpreadOf,
+            Courses,
+            Budget,
         };
-        var ask = new Option<FileInfo>("--ask")
-        {
-            Description = "The ask file (docs/formats/ask.md).",
-            Required = true,
-        };
-        var command = new Command("solve", "Counts the timetables and week shapes of an ask.") { catalogue, ask };
-        command.SetAction(
-            (parsed, cancellation) =>
-                RunAsync(parsed.GetRequiredValue(catalogue), parsed.GetRequiredValue(ask), cancellation)
-        );
+        command.SetAction(RunAsync);
         return command;
     }
 
-    private static async Task<int> RunAsync(FileInfo catalogueFile, FileInfo askFile, CancellationToken cancellation)
+    private static Option<int> Number(string name, string description)
+    {
+        var option = new Option<int>(name) { Description = description };
+        option.Validators.Add(result =>
+        {
+            if (result.Tokens is not [var token] || !int.TryParse(token.Value, out var number) || number < 0)
+                result.AddError($"{name} wants a whole number, 0 or more.");
+        });
+        return option;
+    }
+
+    private static Option<bool> Flag(string name, string description) => new(name) { Description = description };
+
+    private static async Task<int> RunAsync(ParseResult parsed, CancellationToken cancellation)
     {
         try
         {
-            var catalogue = await ReadAsync(catalogueFile, CatalogueJson.Read, cancellation);
-            var ask = await ReadAsync(askFile, AskJson.Read, cancellation);
+            var catalogue = await ReadAsync(parsed.GetRequiredValue(Catalogue), CatalogueJson.Read, cancellation);
+            var ask = await ReadAsync(parsed.GetRequiredValue(AskFile), AskJson.Read, cancellation);
             var snapshot =
                 catalogue.SnapshotOf(ask.Term)
                 ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
-            Print(snapshot, ask, cancellation);
+            var wanted = new SolveParts
+            {
+                Top = parsed.GetValue(Top),
+                Offset = parsed.GetValue(Offset),
+                Shapes = parsed.GetValue(Shapes),
+                Explain = parsed.GetValue(Explain),
+                Costs = parsed.GetValue(Costs),
+                Sections = parsed.GetValue(Sections),
+                Fallbacks = parsed.GetValue(FallbacksOf),
+                Spread = parsed.GetValue(SpreadOf),
+                WhatIf = [.. (parsed.GetValue(Courses) ?? []).Select(course => new CourseId(course))],
+                Budget = parsed.GetResult(Budget) is null ? null : TimeSpan.FromMilliseconds(parsed.GetValue(Budget)),
+            };
+            using var solver = new Solver(snapshot, ask, wanted, cancellation);
+            var answer = solver.Answer();
+            await using var output = Console.OpenStandardOutput();
+            await output.WriteAsync(answer, cancellation);
             return 0;
         }
         catch (Exception problem)
@@ -86,32 +145,6 @@ internal static class SolveCommand
         {
             throw new InputException($"{file.Name}: {problem.Message}", problem);
         }
-    }
-
-    private static void Print(CatalogueSnapshot snapshot, Ask ask, CancellationToken cancellation)
-    {
-        var started = Stopwatch.GetTimestamp();
-        var walk = new TimetableWalk(Problem.Compile(snapshot, ask, cancellation), cancellation);
-        var elapsed = Stopwatch.GetElapsedTime(started);
-
-        using var output = Console.OpenStandardOutput();
-        using (var json = new Utf8JsonWriter(output, Indented))
-        {
-            json.WriteStartObject();
-            WriteCount(json, "timetables", walk.Total.Timetables);
-            WriteCount(json, "weekShapes", walk.Total.WeekShapes);
-            json.WriteBoolean("exact", true);
-            json.WriteNumber("elapsedMs", Math.Round(elapsed.TotalMilliseconds, 3));
-            json.WriteEndObject();
-        }
-        output.Write("\n"u8);
-    }
-
-    /// <summary>A number of any length, in full.</summary>
-    private static void WriteCount(Utf8JsonWriter json, string name, UInt128 count)
-    {
-        json.WritePropertyName(name);
-        json.WriteRawValue(count.ToString(CultureInfo.InvariantCulture));
     }
 
     private sealed class InputException(string message, Exception inner) : Exception(message, inner);

@@ -73,7 +73,15 @@ public static class Fallbacks
                 ),
             ],
         };
-        var problem = Problem.Compile(snapshot, filled, new CompileScope(0, held), limit.Cancellation);
+        Problem problem;
+        try
+        {
+            problem = Problem.Compile(snapshot, filled, new CompileScope(0, held), limit.Cancellation);
+        }
+        catch (OperationCanceledException)
+        {
+            return new(section, null, [], 0, false);
+        }
         var (best, isExact) = Best.Search(problem, 1, byShape: false, limit);
         if (best.Length == 0)
             return new(section, null, [], 0, isExact);

@@ -13,7 +13,7 @@ namespace HourGrid.Core.Engine.Answers;
 public sealed record RuleCost(Wish Wish, Int128 Cost);
 
 /// <summary>What every wish of an ask costs.</summary>
-/// <param name="Costs">In the order of the ask's wishes.</param>
+/// <param name="Costs">In the order of the ask's wishes; none where time was up too soon to say anything.</param>
 /// <param name="IsExact">Whether the costs are exact.</param>
 public sealed record CostsAnswer(IReadOnlyList<RuleCost> Costs, bool IsExact);
 

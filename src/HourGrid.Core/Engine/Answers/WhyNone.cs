@@ -65,13 +65,10 @@ public static class WhyNone
             var (both, bothExact) = Count(snapshot, ask, pairs[..Math.Min(MostPairs, pairs.Length)], limit);
             return new(together, both, bothExact && pairs.Length <= MostPairs);
         }
-        catch (OutOfTimeException)
-        {
-            return new([], [], false);
-        }
-        finally
+        catch (Exception stopped) when (stopped is OutOfTimeException or OperationCanceledException)
         {
             cancellation.ThrowIfCancellationRequested();
+            return new([], [], false);
         }
     }
 

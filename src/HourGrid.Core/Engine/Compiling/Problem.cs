@@ -45,7 +45,7 @@ public sealed class Problem
         var conflicts = new ConflictTable(table, courses, ConflictRule.Of(snapshot, ask), cancellation);
         var order = LevelOrder.Choose([.. courses.Select(course => course.Options.Count)], conflicts.Density());
         Levels = [.. order.Select(course => courses[course])];
-        Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches);
+        Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches, cancellation);
         Lanes = Compiling.Lanes.Of(ask, wishes, courses, table);
         Layout = new StateLayout(Levels, Rules, Lanes);
         var words = Levels.Select((level, l) => (long)level.Options.Count * RowWords(l)).Sum();

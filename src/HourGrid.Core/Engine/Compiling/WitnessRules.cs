@@ -37,7 +37,8 @@ internal sealed class WitnessRules
         Ask ask,
         IReadOnlyList<Wish> wishes,
         MeetingTable table,
-        bool hasSwitches
+        bool hasSwitches,
+        CancellationToken cancellation
     )
     {
         var found = new WitnessRules(ask, wishes, table, hasSwitches);
@@ -46,7 +47,10 @@ internal sealed class WitnessRules
         var classes = WeekClasses.Binding(table.WeekSets, blockWeeks);
         for (var id = 0; id < wishes.Count; id++)
             foreach (var weeks in classes)
+            {
+                cancellation.ThrowIfCancellationRequested();
                 found.Add(id, weeks);
+            }
         return found.rules;
     }
 

@@ -6,6 +6,7 @@ namespace HourGrid.Core.Engine.Counting;
 public sealed class WorkLimit
 {
     private readonly CancellationToken cancellation;
+    private readonly CancellationTokenSource? timer;
     private readonly long until;
     private volatile bool isOver;
 
@@ -17,13 +18,18 @@ public sealed class WorkLimit
         until = budget is { } time
             ? Stopwatch.GetTimestamp() + (long)(time.TotalSeconds * Stopwatch.Frequency)
             : long.MaxValue;
+        if (budget is { } span)
+        {
+            timer = CancellationTokenSource.CreateLinkedTokenSource(cancellation);
+            timer.CancelAfter(span > TimeSpan.Zero ? span : TimeSpan.Zero);
+        }
     }
 
     /// <summary>Never over.</summary>
     public static WorkLimit None => new();
 
-    /// <summary>What stops at any moment.</summary>
-    public CancellationToken Cancellation => cancellation;
+    /// <summary>Stops with the budget and at any moment, for work that gives nothing when it is cut short.</summary>
+    public CancellationToken Cancellation => timer?.Token ?? cancellation;
 
     /// <summary>Whether the work has to stop; once over it stays so. Looks at the clock.</summary>
     public bool IsOver()
