@@ -15,6 +15,7 @@ builder.Services.AddProblems();
 builder.Services.AddStudents();
 builder.Services.AddSingleton<CurrentCatalogue>();
 builder.Services.AddSingleton<AnswerRoom>();
+builder.Services.AddSingleton<WarmUp>();
 builder.Services.AddScoped<SketchDesk>();
 
 var app = builder.Build();
@@ -31,6 +32,9 @@ api.MapAnswers();
 app.MapClient();
 
 if (!DataFolder.IsDescribingOnly)
+{
     await app.PrepareDataAsync();
+    app.Services.GetRequiredService<WarmUp>().Run();
+}
 
 await app.RunAsync();

@@ -1,0 +1,37 @@
+using System.Text.Json.Serialization;
+
+namespace HourGrid.Bench;
+
+/// <summary>What was measured of one rung. Times are medians in milliseconds; ratios are of times of the same run.</summary>
+internal sealed record RungReport
+{
+    public required string Rung { get; init; }
+    public required string Bundles { get; init; }
+    public required string Timetables { get; init; }
+    public required string WeekShapes { get; init; }
+    public required bool IsExact { get; init; }
+    public double? EstimateError { get; init; }
+    public required double CompileMs { get; init; }
+    public required double CountMs { get; init; }
+    public double? PlainSeconds { get; init; }
+    public bool? PlainIsExtrapolated { get; init; }
+    public double? Best1000Ms { get; init; }
+    public double? Best200ShapesMs { get; init; }
+    public double? StandingsMs { get; init; }
+    public double? CostsMs { get; init; }
+    public int? Rules { get; init; }
+    public double? WhyNoneMs { get; init; }
+    public double? LiveMs { get; init; }
+    public double? RowsPerSecond { get; init; }
+    public double? WriteBytesPerSecond { get; init; }
+    public double? SolverListsPerSecond { get; init; }
+    public double? SolverBestSeconds { get; init; }
+    public bool? SolverBestIsProven { get; init; }
+    public double PeakMegabytes { get; init; }
+
+    [JsonIgnore]
+    public double? PlainRatio => PlainSeconds * 1000 / CountMs;
+
+    /// <summary>Counts that an answer takes as long as; a count is compiled and counted.</summary>
+    public double? Counts(double? milliseconds) => milliseconds / (CompileMs + CountMs);
+}

@@ -1,0 +1,57 @@
+using System.Text.Json;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Server.Catalogues;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
+
+namespace HourGrid.Server.Answers;
+
+/// <summary>
+/// Answers an ask of its own before the server takes requests, so that the first student does not wait for code to be
+/// compiled.
+/// </summary>
+internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerRoom room, IOptions<JsonOptions> json)
+{
+    private const int Courses = 4;
+    private const int Times = 3;
+
+    /// <summary>Nothing of it is kept but the walks, which the first other asks push out.</summary>
+    public void Run()
+    {
+        foreach (var term in catalogue.Terms)
+            for (var time = 0; time < Times; time++)
+            {
+                var answer = room.Answer(AskFor(catalogue.Find(term.Id)!, time), [], CancellationToken.None);
+                JsonSerializer.SerializeToUtf8Bytes(answer, json.Value.SerializerOptions);
+            }
+    }
+
+    /// <summary>Courses with many sections, under rules of every form; another ask each time.</summary>
+    private static Ask AskFor(CatalogueSnapshot snapshot, int time) =>
+        new()
+        {
+            Term = snapshot.Term.Id,
+            Wanted =
+            [
+                .. snapshot
+                    .Courses.OrderByDescending(course => course.Sections.Count)
+                    .Skip(time)
+                    .Take(Courses)
+                    .Select(
+                        (course, i) =>
+                            new WantedCourse
+                            {
+                                Course = course.Course.Id,
+                                Role = i == 0 ? CourseRole.IfItFits : CourseRole.Must,
+                            }
+                    ),
+            ],
+            TimeBlocks =
+            [
+                new(WeekdaySet.Of(Weekday.Saturday), new(new(8 * 60), new(9 * 60)), Strength.Cannot, WeekSet.All, ""),
+            ],
+            Breaks = [new(WeekdaySet.Of(Weekday.Monday), new(new(11 * 60), new(14 * 60)), 30, Strength.Cannot)],
+            Seats = SeatsRule.Any,
+        };
+}
