@@ -3,6 +3,7 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Measuring;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
 
@@ -42,6 +43,9 @@ public sealed class BestAgainstBruteForceTests
                         .Select((one, i) => $"{offset + i + 1}: {one.Score} {one.Timetable.Key}"),
                     best.Timetables.Select(one => $"{one.Rank}: {one.Score} {Keys.Of(one.Timetable)}")
                 );
+                // The measures come from the tables of ranking; those taken of the timetable itself are the same.
+                var measures = new Measures(ask);
+                Assert.All(best.Timetables, one => Assert.Equal(measures.Of(one.Timetable), one.Measures));
             },
             iter: Cases
         );

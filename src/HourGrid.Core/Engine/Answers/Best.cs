@@ -47,38 +47,43 @@ public static class Best
             throw new AskTooLargeException(
                 $"No more than the best {Most} are ranked; {offset} + {count} were wanted."
             );
-        var (found, isExact) = Search(problem, offset + count, byShape, new WorkLimit(budget, cancellation));
+        var found = Search(problem, offset + count, byShape, new WorkLimit(budget, cancellation));
         cancellation.ThrowIfCancellationRequested();
-        var measures = new Measures(problem.Ask);
-        var badness = new Badness(problem.Ask.Weights, Math.Max(1, problem.Courses.Count));
         return new(
-            [
-                .. found
-                    .Skip(offset)
-                    .Select(
-                        (ranked, i) =>
-                        {
-                            var timetable = TimetableOf(problem, ranked);
-                            var measured = measures.Of(timetable);
-                            return new RankedTimetable(offset + i + 1, badness.Score(measured), timetable, measured);
-                        }
-                    ),
-            ],
-            isExact
+            [.. found.Best.Skip(offset).Select((ranked, i) => found.Describe(offset + i + 1, ranked))],
+            found.IsExact
         );
     }
 
-    internal static (Ranked[] Found, bool IsExact) Search(Problem problem, int count, bool byShape, WorkLimit limit)
+    internal static Ranking Search(Problem problem, int count, bool byShape, WorkLimit limit)
     {
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
-        return count == 0 || root.IsDead
-            ? ([], true)
-            : SharedSearch.Run(new RankedProblem(problem), root, count, byShape, limit);
+        if (count == 0 || root.IsDead)
+            return new(problem, null, [], true);
+        var ranked = new RankedProblem(problem);
+        var (found, isExact) = SharedSearch.Run(ranked, root, count, byShape, limit);
+        return new(problem, ranked, found, isExact);
+    }
+}
+
+/// <summary>What a search for the best found.</summary>
+internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] best, bool isExact)
+{
+    private readonly RankedMeasures? measures = ranked is null ? null : new(ranked);
+
+    public Ranked[] Best => best;
+
+    public bool IsExact => isExact;
+
+    public RankedTimetable Describe(int rank, Ranked timetable)
+    {
+        var measured = measures!.Of(timetable);
+        return new(rank, ranked!.Badness.Score(measured), TimetableOf(timetable), measured);
     }
 
-    internal static Timetable TimetableOf(Problem problem, Ranked ranked)
+    private Timetable TimetableOf(Ranked timetable)
     {
-        var byCourse = ranked.Bundles.ToDictionary(bundle => bundle.Bundle.Course, bundle => bundle.Bundle);
+        var byCourse = timetable.Bundles.ToDictionary(bundle => bundle.Bundle.Course, bundle => bundle.Bundle);
         return new([
             .. problem.Courses.Where(c => byCourse.ContainsKey(c.Offered)).Select(course => byCourse[course.Offered]),
         ]);

@@ -2,8 +2,6 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
-using HourGrid.Core.Engine.Ranking;
-using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -82,16 +80,15 @@ public static class Fallbacks
         {
             return new(section, null, [], 0, false);
         }
-        var (best, isExact) = Best.Search(problem, 1, byShape: false, limit);
-        if (best.Length == 0)
-            return new(section, null, [], 0, isExact);
-        var instead = Best.TimetableOf(problem, best[0]);
+        var found = Best.Search(problem, 1, byShape: false, limit);
+        if (found.Best is not [var best])
+            return new(section, null, [], 0, found.IsExact);
+        var instead = found.Describe(1, best);
         var changed = problem
-            .Levels.Select((course, level) => (course, option: course.Options[best[0].Options[level]]))
+            .Levels.Select((course, level) => (course, option: course.Options[best.Options[level]]))
             .Where(pair => pair.option.IsChange)
             .OrderBy(pair => pair.course.Index)
             .Select(pair => pair.course.Wanted.Course);
-        var badness = new Badness(ask.Weights, problem.Courses.Count);
-        return new(section, instead, [.. changed], badness.Score(new Measures(ask).Of(instead)), isExact);
+        return new(section, instead.Timetable, [.. changed], instead.Score, found.IsExact);
     }
 }

@@ -2,7 +2,6 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Engine.Ranking;
-using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -34,21 +33,11 @@ public static class Spread
     )
     {
         ArgumentOutOfRangeException.ThrowIfNegative(count);
-        var (best, isExact) = Best.Search(problem, From, byShape: true, new WorkLimit(budget, cancellation));
+        var found = Best.Search(problem, From, byShape: true, new WorkLimit(budget, cancellation));
         cancellation.ThrowIfCancellationRequested();
-        var measures = new Measures(problem.Ask);
-        var badness = new Badness(problem.Ask.Weights, Math.Max(1, problem.Courses.Count));
         return new(
-            [
-                .. Pick(problem, best, count)
-                    .Select(i =>
-                    {
-                        var timetable = Best.TimetableOf(problem, best[i]);
-                        var measured = measures.Of(timetable);
-                        return new RankedTimetable(i + 1, badness.Score(measured), timetable, measured);
-                    }),
-            ],
-            isExact
+            [.. Pick(problem, found.Best, count).Select(i => found.Describe(i + 1, found.Best[i]))],
+            found.IsExact
         );
     }
 

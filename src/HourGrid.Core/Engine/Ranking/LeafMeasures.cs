@@ -15,12 +15,15 @@ internal sealed class LeafMeasures
     private readonly Break[][] breaks;
     private readonly MinuteInterval[][] taken;
 
-    public LeafMeasures(WeekTables tables, Ask ask)
+    /// <param name="tables">What is known of the options.</param>
+    /// <param name="ask">Whose soft breaks are counted.</param>
+    /// <param name="forScore">Whether only what has a weight is wanted.</param>
+    public LeafMeasures(WeekTables tables, Ask ask, bool forScore = true)
     {
         this.tables = tables;
         missedByClass = new int[tables.Classes.Length];
         var soft = ask.Breaks.Where(wanted => wanted.Strength == Strength.RatherNot).ToArray();
-        breaksMatter = soft.Length > 0 && ask.Weights.BreaksMissed != 0;
+        breaksMatter = soft.Length > 0 && !(forScore && ask.Weights.BreaksMissed == 0);
         breaks = ByLane<Break[]>(day => [.. soft.Where(wanted => wanted.Days.Contains(day))]);
         taken = new MinuteInterval[breaks.Length][];
         for (var lane = 0; lane < taken.Length; lane++)

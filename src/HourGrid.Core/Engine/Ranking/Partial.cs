@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
 using System.Runtime.Intrinsics.X86;
+using HourGrid.Core.Catalogue;
 using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Ranking;
@@ -142,19 +143,13 @@ internal sealed class Partial
     private int Score(LeafMeasures leaf)
     {
         var weights = badness.Weights;
-        var weeks = 0;
-        for (var i = 0; i < tables.WeeksIn.Length; i++)
-            if ((active >> i & 1) != 0)
-                weeks += tables.WeeksIn[i];
         var score = weights.Wanted * badness.Wanted(taken) + weights.Seats * Badness.Seats(spare);
+        var weeks = ActiveWeeks();
         if (weeks == 0)
             return score;
         leaf.Measure(meetings.AsSpan(0, meetingCount));
-        var mostDays = 0;
-        for (var i = 0; i < days.Length; i++)
-            mostDays = Math.Max(mostDays, System.Numerics.BitOperations.PopCount((uint)days[i]));
         return score
-            + weights.ClassDays * Badness.ClassDays(mostDays)
+            + weights.ClassDays * Badness.ClassDays(MostDays())
             + weights.Idle * Badness.Idle(Mean(IdleAtLeast(tables.Options.Length), weeks))
             + weights.LaterStart * Badness.Start(earliest)
             + weights.EarlierFinish * Badness.End(latest)
@@ -163,6 +158,52 @@ internal sealed class Partial
             + weights.Soft * Badness.Soft(Mean(soft, weeks))
             + weights.BreaksMissed * Badness.BreaksMissed(leaf.BreaksMissed)
             + weights.Away * Badness.Away(Mean(away, weeks));
+    }
+
+    /// <summary>The measures of a whole timetable.</summary>
+    /// <param name="leaf">Looks at its meetings one by one, whatever has a weight.</param>
+    /// <param name="seats">The fewest free seats of its sections.</param>
+    public WeekMeasures Measures(LeafMeasures leaf, int seats)
+    {
+        var weeks = ActiveWeeks();
+        if (weeks == 0)
+            return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
+        leaf.Measure(meetings.AsSpan(0, meetingCount));
+        var longestDay = 0;
+        for (var i = 0; i < starts.Length; i++)
+        for (var lane = 0; lane < Vector256<short>.Count; lane++)
+            longestDay = Math.Max(longestDay, ends[i][lane] - starts[i][lane]);
+        return new(
+            ClassDays: MostDays(),
+            IdleMinutes: Mean(IdleAtLeast(tables.Options.Length), weeks),
+            EarliestStart: new Minute(earliest),
+            LatestEnd: new Minute(latest),
+            LongestDay: longestDay,
+            LongestStretch: leaf.LongestStretch,
+            CampusMovesTenths: Mean(leaf.Moves * 10, weeks),
+            SoftMinutes: Mean(soft, weeks),
+            BreaksMissed: leaf.BreaksMissed,
+            SeatsToSpare: seats,
+            AwayMinutes: Mean(away, weeks),
+            WantedTaken: taken
+        );
+    }
+
+    private int ActiveWeeks()
+    {
+        var weeks = 0;
+        for (var i = 0; i < tables.WeeksIn.Length; i++)
+            if ((active >> i & 1) != 0)
+                weeks += tables.WeeksIn[i];
+        return weeks;
+    }
+
+    private int MostDays()
+    {
+        var most = 0;
+        foreach (var used in days)
+            most = Math.Max(most, System.Numerics.BitOperations.PopCount((uint)used));
+        return most;
     }
 
     /// <summary>
