@@ -22,8 +22,10 @@ public sealed class EveryRowTests
                         problem,
                         rows =>
                         {
-                            for (var from = 0; from < rows.Length; from += width)
-                                written.Add(Key(problem, rows.Slice(from, width)));
+                            // Rows come from several threads at the same time.
+                            lock (written)
+                                for (var from = 0; from < rows.Length; from += width)
+                                    written.Add(Key(problem, rows.Slice(from, width)));
                         }
                     )
                 );

@@ -56,10 +56,10 @@ internal static class Rungs
     private static Rung S() => Made("S", 5, 11, (make, i) => make.Of(i, 3, 6, 0, isLinked: i % 2 == 0));
 
     private static Rung M(string name) =>
-        Made(name, 6, 21, (make, i) => make.Of(i, 5, 8 + i % 3, 0, isLinked: false));
+        Made(name, 6, 39, (make, i) => make.Of(i, 5, 8 + i % 3, 0, isLinked: false));
 
     private static Rung L(string name) =>
-        Made(name, 7, 31, (make, i) => make.Of(i, 5, 11, 2, isLinked: false), atHome: 85);
+        Made(name, 7, 36, (make, i) => make.Of(i, 5, 11, 2, isLinked: false), atHome: 85);
 
     private static Rung Lec() => Made("LEC", 8, 41, (make, i) => make.Lectures(i, 40));
 
@@ -108,7 +108,7 @@ internal static class Rungs
                     DayLimits = new()
                     {
                         MaxMinutesPerDay = 420,
-                        MaxStretchMinutes = 300,
+                        MaxStretchMinutes = 360,
                         LatestEnd = new Minute(19 * 60),
                     },
                     Campus = new() { Preferred = CourseMaker.Campuses[0] },

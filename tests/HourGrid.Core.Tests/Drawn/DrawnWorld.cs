@@ -92,7 +92,9 @@ internal static class DrawnWorld
                 Credits = place.Item4 is { } credits ? Credits.Of(credits) : null,
                 Status = status,
                 SeatsShared = pool,
-                Patterns = patterns,
+                // Meetings of one section may overlap. Two at the very same time on two campuses have no order, and so
+                // no number of campus moves: the definition leaves that open.
+                Patterns = [.. patterns.DistinctBy(pattern => pattern.Time.Start)],
             }
     );
 

@@ -7,7 +7,9 @@ using HourGrid.Core.Engine.Counting;
 
 namespace HourGrid.Core.Engine.Answers;
 
-/// <summary>Takes rows as they are written. The memory is used again after it returns.</summary>
+/// <summary>
+/// Takes rows as they are written; by several threads at the same time. The memory is used again after it returns.
+/// </summary>
 /// <param name="rows">Whole rows, one after another.</param>
 public delegate void TakeRows(ReadOnlySpan<ushort> rows);
 
@@ -81,13 +83,39 @@ public sealed unsafe class EveryRow
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
         if (root.IsDead)
             return true;
-        using var choosing = new Choosing(problem);
-        var writer = new EveryRow(problem, choosing, take, new WorkLimit(budget, cancellation));
-        fixed (ulong* state = root.State)
-            writer.Choose(0, state, takesAny: false);
-        writer.Flush();
+        var limit = new WorkLimit(budget, cancellation);
+        var pieces = problem.Levels[0].Options.Count;
+        var taken = -1;
+        var isStopped = false;
+        Shared.Run(
+            Environment.ProcessorCount,
+            _ =>
+            {
+                using var choosing = new Choosing(problem);
+                var writer = new EveryRow(problem, choosing, take, limit);
+                for (
+                    var piece = Interlocked.Increment(ref taken);
+                    piece < pieces && !writer.isStopped;
+                    piece = Interlocked.Increment(ref taken)
+                )
+                    writer.ChooseFirst(root, piece);
+                writer.Flush();
+                if (writer.isStopped)
+                    Volatile.Write(ref isStopped, true);
+            }
+        );
         cancellation.ThrowIfCancellationRequested();
-        return !writer.isStopped;
+        return !isStopped;
+    }
+
+    /// <summary>All rows that begin with one option of the first level.</summary>
+    private void ChooseFirst(Root root, int option)
+    {
+        var only = root.State.ToArray();
+        only.AsSpan(0, first[1]).Clear();
+        only[option / 64] = root.State[option / 64] & 1UL << (option % 64);
+        fixed (ulong* state = only)
+            Choose(0, state, takesAny: false);
     }
 
     private void Choose(int level, ulong* state, bool takesAny)

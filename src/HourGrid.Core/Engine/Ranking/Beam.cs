@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
@@ -10,8 +11,8 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </summary>
 internal sealed unsafe class Beam
 {
-    private const int Narrowest = 48;
-    private const int Widest = 400;
+    private const int Narrowest = 64;
+    private const int Widest = 4096;
 
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
@@ -21,50 +22,61 @@ internal sealed unsafe class Beam
     private readonly Partial next;
     private readonly int width;
     private readonly int wanted;
+    private readonly List<long> costs = [];
+    private readonly List<(int Node, int Option)> open = [];
 
-    private Beam(RankedProblem ranked, Choosing choosing, Root root, int wanted, bool byShape)
+    private Beam(RankedProblem ranked, Choosing choosing, Root root, int wanted, bool byShape, int width)
     {
         this.ranked = ranked;
         this.choosing = choosing;
         this.wanted = wanted;
+        this.width = width;
         found = new BestList(wanted);
         picker = new BundlePicker(ranked, root, found, byShape);
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         next = ranked.NewPartial();
-        width = Math.Clamp(wanted / 4, Narrowest, Widest);
     }
 
-    /// <summary>A cost that so many timetables do not exceed; <see cref="long.MaxValue"/> where it found fewer.</summary>
+    /// <summary>Whether nothing had to be left out for the width.</summary>
+    private bool IsWhole { get; set; } = true;
+
+    /// <summary>
+    /// A cost that so many timetables do not exceed; <see cref="long.MaxValue"/> where it found fewer. It is widened
+    /// until it finds as many.
+    /// </summary>
     public static long Ceiling(RankedProblem ranked, Choosing choosing, Root root, int wanted, bool byShape)
     {
-        var beam = new Beam(ranked, choosing, root, wanted, byShape);
-        var nodes = new List<Node> { new(root.State, ranked.NewPartial(), []) };
-        for (var level = 0; level < ranked.Problem.Levels.Count && nodes.Count > 0; level++)
-            nodes = beam.Narrow(level, nodes);
-        return beam.found.Threshold;
+        for (var width = Math.Clamp(wanted / 3, Narrowest, Widest); ; width *= 3)
+        {
+            var beam = new Beam(ranked, choosing, root, wanted, byShape, width);
+            var nodes = new List<Node> { new(root.State, ranked.NewPartial(), []) };
+            for (var level = 0; level < ranked.Problem.Levels.Count && nodes.Count > 0; level++)
+                nodes = beam.Narrow(level, nodes);
+            if (beam.found.Worst is not null || beam.IsWhole || width >= Widest)
+                return beam.found.Threshold;
+        }
     }
 
     private List<Node> Narrow(int level, List<Node> nodes)
     {
         var isLast = level + 1 == ranked.Problem.Levels.Count;
-        var open = new List<(long Cost, int Node, int Option)>();
+        costs.Clear();
+        open.Clear();
         for (var node = 0; node < nodes.Count; node++)
-            Expand(level, nodes[node], node, open);
-        open.Sort();
+            Expand(level, nodes[node], node);
+        CollectionsMarshal.AsSpan(costs).Sort(CollectionsMarshal.AsSpan(open));
+        var most = isLast ? Math.Max(width, 2 * wanted) : width;
+        IsWhole &= open.Count <= most;
         var kept = new List<Node>();
-        foreach (var (cost, node, option) in open.Take(isLast ? 2 * wanted + width : width))
-        {
-            if (cost > found.Threshold)
-                break;
+        for (var i = 0; i < Math.Min(most, open.Count) && costs[i] <= found.Threshold; i++)
             if (isLast)
-                Offer(nodes[node], option);
+                Offer(nodes[open[i].Node], open[i].Option);
             else
-                kept.Add(Go(level, nodes[node], option));
-        }
+                kept.Add(Go(level, nodes[open[i].Node], open[i].Option));
         return kept;
     }
 
-    private void Expand(int level, Node node, int number, List<(long, int, int)> open)
+    private void Expand(int level, Node node, int number)
     {
         var first = ranked.Problem.Layout.First;
         fixed (ulong* state = node.State)
@@ -74,7 +86,8 @@ internal sealed unsafe class Beam
                 var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
                 if (!choosing.Choose(level, option, state, choosing.Scratch(level + 1)))
                     continue;
-                open.Add((Extend(level, node, option, next), number, option));
+                costs.Add(Extend(level, node, option, next));
+                open.Add((number, option));
             }
     }
 

@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
@@ -14,6 +15,9 @@ internal sealed unsafe class BestSearch
     /// <summary>A change outweighs any score, where a timetable is held on to.</summary>
     public const long CostOfChange = 1L << 40;
 
+    private const int OptionBits = 15;
+    private const long MostOptions = (1 << OptionBits) - 1;
+
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly BestList best;
@@ -21,7 +25,9 @@ internal sealed unsafe class BestSearch
     private readonly BundlePicker picker;
     private readonly LeafMeasures leaf;
     private readonly Partial[] partials;
-    private readonly (long Cost, int Option)[][] open;
+
+    // By level: costs of the options that are open, each with its option in the low bits.
+    private readonly long[][] open;
     private readonly int[] chosen;
     private readonly int[] first;
     private readonly int levels;
@@ -44,7 +50,7 @@ internal sealed unsafe class BestSearch
         first = ranked.Problem.Layout.First;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         partials = [.. Enumerable.Range(0, levels + 1).Select(_ => ranked.NewPartial())];
-        open = [.. ranked.Options.Select(level => new (long, int)[level.Length])];
+        open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
         picker = new BundlePicker(ranked, root, best, byShape);
     }
@@ -63,7 +69,6 @@ internal sealed unsafe class BestSearch
                 var next = choosing.Scratch(level + 1);
                 choosing.Choose(level, options[level], state, next);
                 Take(level, options[level], long.MaxValue);
-                partials[level + 1].ExtendMeetings(partials[level], ranked.Tables.Options[level][options[level]]);
                 state = next;
             }
             Search(options.Length, state);
@@ -75,15 +80,16 @@ internal sealed unsafe class BestSearch
         var count = Open(level, state);
         for (var i = 0; i < count && !IsStopped; i++)
         {
-            var (cost, option) = open[level][i];
+            var cost = open[level][i] >> OptionBits;
+            var option = (int)(open[level][i] & MostOptions);
             if (cost > best.Threshold)
                 return;
             var next = choosing.Scratch(level + 1);
-            choosing.Choose(level, option, state, next);
+            if (!choosing.Choose(level, option, state, next))
+                continue;
             Take(level, option, long.MaxValue);
             if (cost == best.Threshold && picker.ComesTooLate(chosen, level + 1, next))
                 continue;
-            partials[level + 1].ExtendMeetings(partials[level], ranked.Tables.Options[level][option]);
             if (level + 1 == levels)
                 Leaf();
             else
@@ -91,24 +97,29 @@ internal sealed unsafe class BestSearch
         }
     }
 
-    /// <summary>Lists the options of a level that may lead to one of the best, the most promising first.</summary>
+    /// <summary>
+    /// Lists the options of a level that may lead to one of the best by their cost, the most promising first. Whether
+    /// they lead anywhere is looked at later, for the few that are left.
+    /// </summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private int Open(int level, ulong* state)
     {
         var count = 0;
         var its = open[level];
-        var next = choosing.Scratch(level + 1);
         var threshold = best.Threshold;
+        var from = partials[level];
+        var into = partials[level + 1];
+        var tables = ranked.Tables.Options[level];
+        var spare = ranked.MostSpare[level];
         if ((++nodes & 63) == 0 && limit.IsOver())
             IsStopped = true;
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!choosing.Choose(level, option, state, next))
-                continue;
-            var cost = Take(level, option, threshold);
+            var cost = into.Extend(from, tables[option], spare[option], level + 1, threshold);
             if (cost <= threshold)
-                its[count++] = (cost, option);
+                its[count++] = cost << OptionBits | (long)option;
         }
         its.AsSpan(0, count).Sort();
         return count;
@@ -132,6 +143,9 @@ internal sealed unsafe class BestSearch
         var whole = partials[levels];
         if (whole.Taken == 0)
             return;
+        // Few nodes come to a leaf, so their meetings are put in order only here.
+        for (var level = 0; level < levels; level++)
+            partials[level + 1].ExtendMeetings(partials[level], ranked.Tables.Options[level][chosen[level]]);
         picker.Offer(chosen, whole.Cost(leaf));
     }
 }

@@ -12,7 +12,7 @@ internal sealed class Partial
     private readonly WeekTables tables;
     private readonly Bounds bounds;
     private readonly Badness badness;
-    private readonly IdleCosts costs;
+    private readonly WeighedCosts costs;
     private readonly Vector256<short>[] starts;
     private readonly Vector256<short>[] ends;
     private readonly Vector256<short>[] busy;
@@ -30,7 +30,7 @@ internal sealed class Partial
     private int changes;
     private ulong active;
 
-    public Partial(WeekTables tables, Bounds bounds, Badness badness, IdleCosts costs)
+    public Partial(WeekTables tables, Bounds bounds, Badness badness, WeighedCosts costs)
     {
         this.tables = tables;
         this.bounds = bounds;
@@ -66,7 +66,7 @@ internal sealed class Partial
         changes = other.changes + (option.IsChange ? 1 : 0);
         var cost =
             (changes + bounds.LeastChanges[level]) * BestSearch.CostOfChange
-            + weights.Wanted * badness.Wanted(taken + bounds.MostTaken[level]);
+            + costs.Wanted(taken + bounds.MostTaken[level]);
         var fewest = 0;
         var daysAtLeast = bounds.DaysAtLeast[level];
         for (var i = 0; i < days.Length; i++)
@@ -74,7 +74,7 @@ internal sealed class Partial
             days[i] = other.days[i] | option.DaysByClass[i];
             fewest = Math.Max(fewest, daysAtLeast[i][days[i]]);
         }
-        cost += weights.ClassDays * Badness.ClassDays(fewest);
+        cost += costs.Days(fewest);
         if (cost > wanted)
             return cost;
         for (var i = 0; i < starts.Length; i++)
@@ -85,7 +85,7 @@ internal sealed class Partial
             campuses[i] = other.campuses[i] | option.Campuses[i];
         }
         if (weights.Idle != 0)
-            cost += weights.Idle * costs.Idle(IdleAtLeast(level));
+            cost += costs.Idle(IdleAtLeast(level));
         if (cost > wanted)
             return cost;
         earliest = Math.Min(other.earliest, option.EarliestStart);
@@ -118,7 +118,7 @@ internal sealed class Partial
         var weights = badness.Weights;
         var score = 0;
         if (weights.Moves != 0)
-            score += weights.Moves * Badness.Moves(Mean(MovesAtLeast() * 10));
+            score += costs.Moves(MovesAtLeast());
         // Without any meeting these two count nothing; with one, at least so much.
         var first = Math.Min(earliest, bounds.LatestEarliest[level]);
         if (weights.LaterStart != 0 && first != OptionTable.NoStart)
@@ -233,20 +233,19 @@ internal sealed class Partial
     /// </summary>
     private int MovesAtLeast()
     {
-        var moves = 0;
+        var moves = Vector256<int>.Zero;
         for (var i = 0; i < campuses.Length; i++)
         {
-            // Lanes with two campuses or more: those whose set is no power of two.
+            // Each round takes one campus of every lane; all but the last one of a lane are moves.
             var several = campuses[i] & (campuses[i] - Vector256<short>.One);
-            if (several == Vector256<short>.Zero)
-                continue;
-            for (var lane = 0; lane < Vector256<short>.Count; lane++)
-                if (several[lane] != 0)
-                    moves +=
-                        System.Numerics.BitOperations.PopCount((ushort)several[lane])
-                        * tables.WeightOfLane[i * Vector256<short>.Count + lane];
+            while (several != Vector256<short>.Zero)
+            {
+                var has = ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
+                moves += Weighed(has, tables.WeightOfVector[i]);
+                several &= several - Vector256<short>.One;
+            }
         }
-        return moves;
+        return Vector256.Sum(moves);
     }
 
     /// <summary>Products of neighbouring lanes, added two by two.</summary>

@@ -35,7 +35,7 @@ internal sealed class RankedProblem
             ),
         ];
         Tables = new WeekTables(problem);
-        IdleCosts = new IdleCosts(Tables.AllWeeks);
+        Costs = new WeighedCosts(Badness, Math.Max(1, Tables.AllWeeks), problem.Courses.Count);
         Bounds = new Bounds(problem, Tables, Options);
         Smallest =
         [
@@ -64,7 +64,7 @@ internal sealed class RankedProblem
 
     public WeekTables Tables { get; }
     public Bounds Bounds { get; }
-    public IdleCosts IdleCosts { get; }
+    public WeighedCosts Costs { get; }
 
     /// <summary>By level: its options, the one with the smallest part first.</summary>
     public int[][] Smallest { get; }
@@ -73,7 +73,7 @@ internal sealed class RankedProblem
     public int[][] PlaceOf { get; }
 
     /// <summary>A timetable of which nothing is chosen yet.</summary>
-    public Partial NewPartial() => new(Tables, Bounds, Badness, IdleCosts);
+    public Partial NewPartial() => new(Tables, Bounds, Badness, Costs);
 
     public static int[] First(RankedOption option) => option.Bundles.Length == 0 ? [] : option.Bundles[0].Ranks;
 
