@@ -119,6 +119,132 @@ public sealed class ProblemTests
             To = Term.Start.AddDays(7 * week + 6),
         };
 
+    /// <summary>Far more than can be counted: what is known is said to be that, and an estimate is given.</summary>
+    [Fact]
+    public void Past_the_budget_a_count_is_the_least_there_is_and_estimated()
+    {
+        var problem = Problem.Compile(Lectures(14, 84), All(14));
+        var count = Counts.Of(problem, TimeSpan.FromMilliseconds(400));
+        // 84 · 83 · … · 71
+        var expected = Enumerable.Range(71, 14).Aggregate(1.0, (product, hours) => product * hours);
+        Assert.False(count.IsExact);
+        Assert.True((double)count.Total.Timetables < expected);
+        var estimate = count.Estimate!;
+        Assert.InRange(
+            estimate.Timetables / expected,
+            1 - 6 * estimate.RelativeError - 0.01,
+            1 + 6 * estimate.RelativeError + 0.01
+        );
+    }
+
+    [Fact]
+    public void No_budget_at_all_is_an_answer_too()
+    {
+        var snapshot = Lectures(8, 60);
+        var none = TimeSpan.Zero;
+        Assert.False(Counts.Of(Problem.Compile(snapshot, All(8)), none).IsExact);
+        Assert.False(Best.Of(Problem.Compile(snapshot, All(8)), 10, budget: none).IsExact);
+        Assert.False(Standings.Of(Problem.Compile(snapshot, All(8)), none).IsExact);
+        Assert.False(RuleCosts.Of(snapshot, All(8), none).IsExact);
+        Assert.False(EveryRow.Write(Problem.Compile(snapshot, All(8)), _ => { }, none));
+    }
+
+    [Fact]
+    public void The_largest_asks_are_answered_or_refused_in_words()
+    {
+        var snapshot = Lectures(20, 2000);
+        var ask = All(20) with
+        {
+            TimeBlocks =
+            [
+                .. Enumerable
+                    .Range(0, Ask.MaxRules)
+                    .Select(i => new TimeBlock(
+                        WeekdaySet.Of((Weekday)(i % Weekdays.PerWeek)),
+                        new(new(20 * 60 + i % 60), new(21 * 60 + i % 60)),
+                        Strength.Cannot,
+                        WeekSet.Of(1 + i % 16),
+                        ""
+                    )),
+            ],
+        };
+        var problem = Problem.Compile(snapshot, ask);
+        var count = Counts.Of(problem, TimeSpan.FromMilliseconds(300));
+        Assert.False(count.IsExact);
+        Assert.NotEmpty(Best.Of(problem, 5, budget: TimeSpan.FromSeconds(8)).Timetables);
+    }
+
+    [Fact]
+    public void More_than_128_bits_are_refused_in_words()
+    {
+        // Sections without hours never conflict: 2,000 to the 13th.
+        var snapshot = new CatalogueSnapshot(
+            Term,
+            [],
+            new([]),
+            [
+                .. Lectures(13, 2000)
+                    .Courses.Select(offered =>
+                        offered.Course with
+                        {
+                            Sections = [.. offered.Course.Sections.Select(section => section with { Patterns = [] })],
+                        }
+                    ),
+            ]
+        );
+        Assert.Throws<AskTooLargeException>(() => Counts.Of(Problem.Compile(snapshot, All(13))));
+    }
+
+    /// <summary>A break with more places to lie than a word has bits.</summary>
+    [Fact]
+    public void A_rule_with_very_many_witnesses_is_kept()
+    {
+        // Each course ends one of its two classes at a minute of its own, so that the break has as many places.
+        Course At(int index, int sections, int from) =>
+            Lectures(index + 1, 1).Courses[index].Course with
+            {
+                Sections =
+                [
+                    .. Enumerable
+                        .Range(0, sections)
+                        .Select(i =>
+                            Lectures(1, 1).Courses[0].Course.Sections[0] with
+                            {
+                                Number = new($"{index}{i:000}"),
+                                Patterns =
+                                [
+                                    new(
+                                        WeekdaySet.Of(Weekday.Monday),
+                                        new(new(from + i), new(from + i + 30)),
+                                        "",
+                                        null,
+                                        Term.Start,
+                                        Term.End,
+                                        1
+                                    ),
+                                ],
+                            }
+                        ),
+                ],
+            };
+        var snapshot = new CatalogueSnapshot(Term, [], new([]), [At(0, 100, 600), At(1, 100, 660)]);
+        var ask = All(2) with
+        {
+            Breaks = [new(WeekdaySet.Of(Weekday.Monday), new(new(600), new(790)), 60, Strength.Cannot)],
+        };
+        var expected = 0;
+        for (var one = 600; one < 700; one++)
+        for (var other = 660; other < 760; other++)
+        {
+            var (first, second) = one <= other ? (one, other) : (other, one);
+            var fits = first != second && second >= first + 30;
+            var gaps = new[] { first - 600, second - first - 30, 790 - second - 30 };
+            if (fits && gaps.Any(gap => gap >= 60))
+                expected++;
+        }
+        Assert.Equal((UInt128)expected, Counts.Of(Problem.Compile(snapshot, ask)).Total.Timetables);
+    }
+
     [Fact]
     public void Counting_stops_when_cancelled()
     {

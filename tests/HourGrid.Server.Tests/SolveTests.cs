@@ -48,6 +48,106 @@ public sealed class SolveTests : IDisposable
         Assert.True(answer["elapsedMs"]!.GetValue<double>() > 0);
     }
 
+    public static TheoryData<string> Asks =>
+        [.. Directory.GetFiles(TestPaths.Repository("demo"), "*.ask.json").Select(file => Path.GetFileName(file)!)];
+
+    /// <summary>Every answer of every demo ask, held against the other answers.</summary>
+    [Theory]
+    [MemberData(nameof(Asks))]
+    public void The_answers_of_an_ask_agree_with_each_other(string ask)
+    {
+        var (status, output, error) = Run([
+            "--catalogue",
+            Catalogue,
+            "--ask",
+            TestPaths.Repository("demo", ask),
+            .. Everything,
+        ]);
+        Assert.Equal((0, ""), (status, error));
+        var answer = JsonNode.Parse(output)!;
+        var timetables = answer["timetables"]!.GetValue<long>();
+        Assert.True(answer["exact"]!.GetValue<bool>());
+
+        var top = answer["top"]!.AsArray();
+        Assert.Equal(Math.Min(5, timetables), top.Count);
+        Assert.Equal(top.Select((_, i) => i + 1), top.Select(one => one!["rank"]!.GetValue<int>()));
+        Assert.Equal(
+            top.Select(one => one!["score"]!.GetValue<int>()).Order(),
+            top.Select(one => one!["score"]!.GetValue<int>())
+        );
+
+        var standing = answer["sectionCounts"]!
+            .AsObject()
+            .ToDictionary(one => one.Key, one => one.Value!.GetValue<long>());
+        Assert.All(standing.Values, count => Assert.InRange(count, 0, timetables));
+        foreach (var section in top.SelectMany(one => one!["sections"]!.AsArray()))
+            Assert.True(standing[section!.GetValue<string>()] > 0);
+
+        Assert.NotEmpty(answer["ruleCosts"]!.AsArray());
+        Assert.Equal(timetables > 0, answer["why"] is null);
+        if (answer["why"] is { } why)
+            Assert.All(why["waysOut"]!.AsArray(), way => Assert.True(way!["timetables"]!.GetValue<long>() > 0));
+        Assert.Equal(timetables > 0 ? 1 : 0, answer["fallbacks"]!.AsArray().Count);
+        Assert.Equal(timetables > 0 ? 1 : 0, answer["spread"]!.AsArray().Take(1).Count());
+        Assert.Equal("PHI 220", answer["whatIf"]![0]!["course"]!.GetValue<string>());
+    }
+
+    private static readonly string[] Everything =
+    [
+        "--top",
+        "5",
+        "--sections",
+        "--costs",
+        "--explain",
+        "--fallbacks",
+        "1",
+        "--spread",
+        "3",
+        "--what-if",
+        "PHI 220",
+    ];
+
+    [Fact]
+    public void Week_shapes_are_ranked_from_an_offset()
+    {
+        JsonArray Top(params string[] options) =>
+            JsonNode.Parse(Run(["--catalogue", Catalogue, "--ask", BusyWeek, "--shapes", .. options]).Output)![
+                "top"
+            ]!.AsArray();
+        var all = Top("--top", "6");
+        var rest = Top("--top", "4", "--offset", "2");
+        Assert.Equal(all.Skip(2).Select(one => one!.ToJsonString()), rest.Select(one => one!.ToJsonString()));
+    }
+
+    [Fact]
+    public void What_the_time_does_not_suffice_for_is_said_to_be_the_least_there_is()
+    {
+        var (status, output, _) = Run([
+            "--catalogue",
+            Catalogue,
+            "--ask",
+            BusyWeek,
+            .. Everything,
+            "--budget-ms",
+            "0",
+        ]);
+        Assert.Equal(0, status);
+        Assert.False(JsonNode.Parse(output)!["exact"]!.GetValue<bool>());
+    }
+
+    [Theory]
+    [InlineData("--top", "-1")]
+    [InlineData("--top", "many")]
+    [InlineData("--budget-ms", "1.5")]
+    [InlineData("--top", "30000")]
+    [InlineData("--what-if", "XXX 1")]
+    public void A_wrong_option_is_one_line(string option, string value)
+    {
+        var (status, output, error) = Run("--catalogue", Catalogue, "--ask", BusyWeek, option, value);
+        Assert.Equal((2, ""), (status, output));
+        Assert.Single(error.TrimEnd().Split('\n'));
+    }
+
     [Fact]
     public void None_is_an_answer_too()
     {

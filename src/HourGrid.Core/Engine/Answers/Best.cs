@@ -60,9 +60,16 @@ public static class Best
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
         if (count == 0 || root.IsDead)
             return new(problem, null, [], true);
-        var ranked = new RankedProblem(problem);
-        var (found, isExact) = SharedSearch.Run(ranked, root, count, byShape, limit);
-        return new(problem, ranked, found, isExact);
+        try
+        {
+            var ranked = new RankedProblem(problem, limit.Cancellation);
+            var (found, isExact) = SharedSearch.Run(ranked, root, count, byShape, limit);
+            return new(problem, ranked, found, isExact);
+        }
+        catch (OperationCanceledException)
+        {
+            return new(problem, null, [], false);
+        }
     }
 }
 

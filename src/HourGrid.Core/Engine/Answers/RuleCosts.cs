@@ -37,16 +37,22 @@ public static class RuleCosts
         Problem.Check(snapshot, ask);
         var wishes = Wishes.Of(ask);
         Wish[] hard = [.. wishes.Where(wish => wish.IsHard)];
-        var (counts, isExact) = LiftedCounts.Of(
-            snapshot,
-            ask,
+        UInt128[] counts;
+        bool isExact;
+        try
+        {
+            Wish[][] sets =
             [
                 [],
                 .. hard.Select(wish => new[] { wish }),
-            ],
-            new WorkLimit(budget, cancellation)
-        );
-        cancellation.ThrowIfCancellationRequested();
+            ];
+            (counts, isExact) = LiftedCounts.Of(snapshot, ask, sets, new WorkLimit(budget, cancellation));
+            cancellation.ThrowIfCancellationRequested();
+        }
+        catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
+        {
+            return new([], false);
+        }
         var without = hard.Zip(counts.Skip(1)).ToDictionary(pair => pair.First, pair => pair.Second);
         return new(
             [

@@ -41,28 +41,35 @@ internal sealed unsafe class Beam
     private bool IsWhole { get; set; } = true;
 
     /// <summary>
-    /// A cost that so many timetables do not exceed; <see cref="long.MaxValue"/> where it found fewer. It is widened
-    /// until it finds as many.
+    /// Good timetables, as many as are wanted where it can: their threshold is a ceiling for the exact search. It is
+    /// widened until it finds as many.
     /// </summary>
-    public static long Ceiling(RankedProblem ranked, Choosing choosing, Root root, int wanted, bool byShape)
+    public static BestList Find(
+        RankedProblem ranked,
+        Choosing choosing,
+        Root root,
+        int wanted,
+        bool byShape,
+        WorkLimit limit
+    )
     {
         for (var width = Math.Clamp(wanted / 3, Narrowest, Widest); ; width *= 3)
         {
             var beam = new Beam(ranked, choosing, root, wanted, byShape, width);
             var nodes = new List<Node> { new(root.State, ranked.NewPartial(), []) };
-            for (var level = 0; level < ranked.Problem.Levels.Count && nodes.Count > 0; level++)
-                nodes = beam.Narrow(level, nodes);
-            if (beam.found.Worst is not null || beam.IsWhole || width >= Widest)
-                return beam.found.Threshold;
+            for (var level = 0; level < ranked.Problem.Levels.Count && nodes.Count > 0 && !limit.IsOver(); level++)
+                nodes = beam.Narrow(level, nodes, limit);
+            if (beam.found.Worst is not null || beam.IsWhole || width >= Widest || limit.IsOver())
+                return beam.found;
         }
     }
 
-    private List<Node> Narrow(int level, List<Node> nodes)
+    private List<Node> Narrow(int level, List<Node> nodes, WorkLimit limit)
     {
         var isLast = level + 1 == ranked.Problem.Levels.Count;
         costs.Clear();
         open.Clear();
-        for (var node = 0; node < nodes.Count; node++)
+        for (var node = 0; node < nodes.Count && !limit.IsOver(); node++)
             Expand(level, nodes[node], node);
         CollectionsMarshal.AsSpan(costs).Sort(CollectionsMarshal.AsSpan(open));
         var most = isLast ? Math.Max(width, 2 * wanted) : width;

@@ -11,7 +11,7 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </summary>
 internal sealed class Bounds
 {
-    public Bounds(Problem problem, WeekTables tables, RankedOption[][] ranked)
+    public Bounds(Problem problem, WeekTables tables, RankedOption[][] ranked, CancellationToken cancellation)
     {
         var levels = problem.Levels.Count;
         MostBusy = new int[levels + 1];
@@ -38,6 +38,7 @@ internal sealed class Bounds
         ];
         for (var level = levels - 1; level >= 0; level--)
         {
+            cancellation.ThrowIfCancellationRequested();
             var options = tables.Options[level];
             MostBusy[level] = MostBusy[level + 1] + options.Max(option => option.WeightedBusy);
             for (var lane = 0; lane < mostByLane.Length; lane++)

@@ -6,7 +6,9 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <summary>What ranking needs to know of a problem; immutable, so threads share it.</summary>
 internal sealed class RankedProblem
 {
-    public RankedProblem(Problem problem)
+    /// <param name="problem">What is asked.</param>
+    /// <param name="cancellation">Stops the making of it.</param>
+    public RankedProblem(Problem problem, CancellationToken cancellation)
     {
         Problem = problem;
         Badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
@@ -15,28 +17,20 @@ internal sealed class RankedProblem
         Options =
         [
             .. problem.Levels.Select(level =>
-                level.Options.Select(option => new RankedOption(option, order, seatsMatter)).ToArray()
+                level
+                    .Options.Select(option =>
+                    {
+                        cancellation.ThrowIfCancellationRequested();
+                        return new RankedOption(option, order, seatsMatter);
+                    })
+                    .ToArray()
             ),
         ];
         // Options of one shape differ in credits only; as a week shape is judged by its best timetable, so are they.
-        MostSpare =
-        [
-            .. problem.Levels.Select(
-                (level, l) =>
-                    level
-                        .Options.Select(option =>
-                            level
-                                .Options.Select(
-                                    (other, o) => other.Shape == option.Shape ? Options[l][o].MostSpare : 0
-                                )
-                                .Max()
-                        )
-                        .ToArray()
-            ),
-        ];
-        Tables = new WeekTables(problem);
+        MostSpare = [.. problem.Levels.Select((level, l) => MostSpareByShape(level, Options[l]))];
+        Tables = new WeekTables(problem, cancellation);
         Costs = new WeighedCosts(Badness, Math.Max(1, Tables.AllWeeks), problem.Courses.Count);
-        Bounds = new Bounds(problem, Tables, Options);
+        Bounds = new Bounds(problem, Tables, Options, cancellation);
         Smallest =
         [
             .. Options.Select(level =>
@@ -71,6 +65,17 @@ internal sealed class RankedProblem
 
     /// <summary>By level and option: its place in <see cref="Smallest"/>.</summary>
     public int[][] PlaceOf { get; }
+
+    private static int[] MostSpareByShape(CoursePlay level, RankedOption[] options)
+    {
+        var byShape = new Dictionary<int, int>();
+        for (var option = 0; option < options.Length; option++)
+        {
+            var shape = level.Options[option].Shape;
+            byShape[shape] = Math.Max(byShape.GetValueOrDefault(shape), options[option].MostSpare);
+        }
+        return [.. level.Options.Select(option => byShape[option.Shape])];
+    }
 
     /// <summary>A timetable of which nothing is chosen yet.</summary>
     public Partial NewPartial() => new(Tables, Bounds, Badness, Costs);

@@ -21,14 +21,15 @@ internal static unsafe class SharedSearch
     )
     {
         using var choosing = new Choosing(ranked.Problem);
-        var best = new BestList(count, Beam.Ceiling(ranked, choosing, root, count, byShape));
+        var first = Beam.Find(ranked, choosing, root, count, byShape, limit);
+        var best = new BestList(count, first.Threshold);
         var levels = ranked.Problem.Levels.Count;
         var isStopped = false;
         if (levels <= LevelsShared)
         {
             var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
             search.SearchBelow(root, []);
-            return (best.Sorted(), !search.IsStopped);
+            return search.IsStopped ? (Together(best, first, count), false) : (best.Sorted(), true);
         }
         var pieces = Pieces(ranked, choosing, root, best.Threshold);
         var taken = -1;
@@ -48,7 +49,16 @@ internal static unsafe class SharedSearch
                 Volatile.Write(ref isStopped, true);
             }
         );
-        return (best.Sorted(), !isStopped);
+        return isStopped ? (Together(best, first, count), false) : (best.Sorted(), true);
+    }
+
+    /// <summary>The best found so far by both searches, each once.</summary>
+    private static Ranked[] Together(BestList best, BestList first, int count)
+    {
+        var both = new BestList(count);
+        foreach (var one in best.Sorted().Concat(first.Sorted()).DistinctBy(found => string.Join(',', found.Ranks)))
+            both.Offer(one);
+        return both.Sorted();
     }
 
     /// <summary>The choices for the first levels, with the cost that no completion beats, the least first.</summary>

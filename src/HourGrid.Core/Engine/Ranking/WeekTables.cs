@@ -13,7 +13,7 @@ internal sealed class WeekTables
 {
     private const int LanesInVector = 16;
 
-    public WeekTables(Problem problem)
+    public WeekTables(Problem problem, CancellationToken cancellation)
     {
         var ask = problem.Ask;
         var meetings = problem.Courses.SelectMany(course => course.Options).SelectMany(option => option.Meetings);
@@ -38,7 +38,13 @@ internal sealed class WeekTables
         Options =
         [
             .. problem.Levels.Select(level =>
-                level.Options.Select(option => new OptionTable(option, this, soft)).ToArray()
+                level
+                    .Options.Select(option =>
+                    {
+                        cancellation.ThrowIfCancellationRequested();
+                        return new OptionTable(option, this, soft);
+                    })
+                    .ToArray()
             ),
         ];
     }
