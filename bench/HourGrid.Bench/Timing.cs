@@ -7,7 +7,7 @@ internal static class Timing
 {
     private const int Least = 5;
     private const int Most = 200;
-    private static readonly TimeSpan Enough = TimeSpan.FromSeconds(1.5);
+    private static readonly TimeSpan Enough = TimeSpan.FromSeconds(1);
 
     /// <summary>
     /// The median time of a run, in milliseconds: of at least five after as many that warm it up, and of more while that

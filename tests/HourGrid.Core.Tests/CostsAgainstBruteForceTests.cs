@@ -1,4 +1,6 @@
 using CsCheck;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Tests.Drawn;
@@ -59,6 +61,18 @@ public sealed class CostsAgainstBruteForceTests
                     WhatIf.WithCourse(snapshot, rest, added).Total.Timetables
                 );
                 var section = snapshot.Find(added)!.Sections[0].Number;
+                var hours = new TimeBlock(
+                    WeekdaySet.Of(Weekday.Monday, Weekday.Tuesday),
+                    new(new(9 * 60), new(12 * 60)),
+                    Strength.Cannot,
+                    WeekSet.Of(1, 2),
+                    ""
+                );
+                Assert.Equal(
+                    (UInt128)
+                        BruteForce.Timetables(catalogue, ask with { TimeBlocks = [.. ask.TimeBlocks, hours] }).Count,
+                    WhatIf.WithTimeBlock(snapshot, ask, hours).Total.Timetables
+                );
                 var kept = rest with { Wanted = [.. rest.Wanted, new() { Course = added, Keep = [section] }] };
                 Assert.Equal(
                     (UInt128)BruteForce.Timetables(catalogue, kept).Count,

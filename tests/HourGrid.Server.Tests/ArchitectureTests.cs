@@ -65,6 +65,20 @@ public sealed partial class ArchitectureTests
         }
     }
 
+    /// <summary>Within the engine: what is compiled knows no count, a count knows no ranking, a ranking no answer.</summary>
+    [Theory]
+    [InlineData("Compiling", "Counting", "Ranking", "Answers")]
+    [InlineData("Counting", "Ranking", "Answers")]
+    [InlineData("Ranking", "Answers")]
+    public void Rooms_of_the_engine_look_only_downward(string room, params string[] above)
+    {
+        foreach (var file in Directory.GetFiles(TestPaths.Repository("src", "HourGrid.Core", "Engine", room), "*.cs"))
+        {
+            var used = EngineRooms().Matches(File.ReadAllText(file)).Select(match => match.Groups[1].Value);
+            Assert.Empty(used.Intersect(above));
+        }
+    }
+
     /// <summary>A folder of a project is a namespace, so that a name says where to look.</summary>
     [Fact]
     public void Namespaces_follow_folders()
@@ -85,6 +99,9 @@ public sealed partial class ArchitectureTests
 
     [GeneratedRegex(@"HourGrid\.Core\.(\w+)")]
     private static partial Regex Namespaces();
+
+    [GeneratedRegex(@"HourGrid\.Core\.Engine\.(\w+)")]
+    private static partial Regex EngineRooms();
 
     [GeneratedRegex(@"^namespace ([\w.]+)", RegexOptions.Multiline)]
     private static partial Regex Declared();

@@ -31,9 +31,10 @@ internal static class PlainChanges
         for (var i = 0; i < ask.TimeBlocks.Count; i++)
             if (ask.TimeBlocks[i].Strength == Strength.Cannot)
                 paths.Add($"timeBlocks[{i}]");
-        for (var i = 0; i < ask.Breaks.Count; i++)
-            if (ask.Breaks[i].Strength == Strength.Cannot)
-                paths.Add($"breaks[{i}]");
+        var hardBreaks = ask
+            .Breaks.Select((one, i) => (one.Strength, i))
+            .Where(one => one.Strength == Strength.Cannot);
+        paths.AddRange(hardBreaks.Select(one => $"breaks[{one.i}]"));
         var limits = ask.DayLimits;
         if (limits.EarliestStart is not null)
             paths.Add("dayLimits.earliestStart");

@@ -12,7 +12,6 @@ namespace HourGrid.Core.Engine.Compiling;
 internal sealed record CompileScope(int MostAgainst, IReadOnlySet<RegistrationNumber>? Held = null)
 {
     public static CompileScope AskAlone { get; } = new(0);
-    public static CompileScope OneLifted { get; } = new(1);
     public static CompileScope AnyLifted { get; } = new(int.MaxValue);
 
     /// <summary>Whether wishes can be lifted.</summary>
@@ -28,14 +27,6 @@ internal sealed record CompileScope(int MostAgainst, IReadOnlySet<RegistrationNu
 internal sealed record Lifted(bool[] Wishes, bool MayLeaveOut)
 {
     public static Lifted None(int wishes) => new(new bool[wishes], false);
-
-    public static Lifted Only(int wishes, params ReadOnlySpan<int> lifted)
-    {
-        var all = new bool[wishes];
-        foreach (var id in lifted)
-            all[id] = true;
-        return new(all, false);
-    }
 
     public bool All(int[] ids)
     {

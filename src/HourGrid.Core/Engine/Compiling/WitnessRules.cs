@@ -73,7 +73,7 @@ internal sealed class WitnessRules
                 if (today.Length == 0)
                     continue;
                 if (wish.Kind == WishKind.Break)
-                    AddBreak(id, ask.Breaks[wish.Index], day, weeks, today);
+                    FreeStretch(id, ask.Breaks[wish.Index], day, weeks, today);
                 else if (wish.Kind == WishKind.MaxStretch)
                     AddStretch(id, ask.DayLimits.MaxStretchMinutes!.Value, today);
                 else
@@ -103,7 +103,7 @@ internal sealed class WitnessRules
     /// The witnesses are the places of the free stretch, and that the day has no meeting. A free stretch can be moved
     /// earlier until it touches the window's start or the end of what is taken, so only those places are looked at.
     /// </summary>
-    private void AddBreak(int id, Break wanted, Weekday day, WeekSet weeks, int[] today)
+    private void FreeStretch(int id, Break wanted, Weekday day, WeekSet weeks, int[] today)
     {
         if (!wanted.Days.Contains(day))
             return;

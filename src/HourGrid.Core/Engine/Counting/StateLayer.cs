@@ -13,6 +13,8 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class StateLayer
 {
+    private const int LargeRoom = 1 << 14;
+
     private readonly int from;
     private readonly int width;
     private readonly int mostStates;
@@ -35,7 +37,7 @@ internal sealed unsafe class StateLayer
         width = Math.Max(1, words - from);
         mostStates = Math.Max(1, mostWords / width);
         room = 64;
-        slots = PinnedWords.Rent(room * 4);
+        slots = PinnedWords.Rent(room * 2);
         Array.Clear(slots);
         slotMask = (uint)slots.Length - 1;
         states = [];
@@ -134,10 +136,11 @@ internal sealed unsafe class StateLayer
 
     private void Grow()
     {
-        room *= 4;
+        // Fourfold while it is small, twofold once that would be much memory.
+        room *= room < LargeRoom ? 4 : 2;
         Move();
         PinnedWords.Return(slots);
-        slots = PinnedWords.Rent(room * 4);
+        slots = PinnedWords.Rent(room * 2);
         Array.Clear(slots);
         slotMask = (uint)slots.Length - 1;
         var mask = slotMask;
