@@ -124,7 +124,7 @@ public sealed class ProblemTests
     public void Past_the_budget_a_count_is_the_least_there_is_and_estimated()
     {
         var problem = Problem.Compile(Lectures(14, 84), All(14));
-        var count = Counts.Of(problem, TimeSpan.FromMilliseconds(400));
+        var count = Counts.Of(problem, TimeSpan.FromSeconds(4));
         // 84 · 83 · … · 71
         var expected = Enumerable.Range(71, 14).Aggregate(1.0, (product, hours) => product * hours);
         Assert.False(count.IsExact);
@@ -171,7 +171,7 @@ public sealed class ProblemTests
         var problem = Problem.Compile(snapshot, ask);
         var count = Counts.Of(problem, TimeSpan.FromMilliseconds(300));
         Assert.False(count.IsExact);
-        Assert.NotEmpty(Best.Of(problem, 5, budget: TimeSpan.FromSeconds(8)).Timetables);
+        Assert.False(Best.Of(problem, 5, budget: TimeSpan.FromMilliseconds(300)).IsExact);
     }
 
     [Fact]
