@@ -35,18 +35,18 @@ public static class Counts
 
     internal static CountAnswer Of(Problem problem, Root root, WorkLimit limit)
     {
-        using var count = Count(problem, [root], isShared: false, limit);
+        using var count = Count(problem, [root], limit);
         if (!problem.HasCreditVariants)
             return new(count.Total, count.IsExact, null);
         var shapes = ShapeSets.Count(problem, root, limit);
         return new(count.Total with { WeekShapes = shapes }, count.IsExact && !limit.IsOver(), null);
     }
 
-    internal static TimetableCount Count(Problem problem, IReadOnlyList<Root> roots, bool isShared, WorkLimit limit)
+    internal static TimetableCount Count(Problem problem, IReadOnlyList<Root> roots, WorkLimit limit)
     {
         try
         {
-            return TimetableCount.Of(problem, roots, isShared, limit);
+            return TimetableCount.Of(problem, roots, limit);
         }
         catch (OverflowException)
         {

@@ -37,7 +37,7 @@ internal static class LiftedCounts
             var most = numbers.Max(set => sets[set].Count(wish => !SetsConflicts(wish)));
             var problem = Problem.Compile(snapshot, part, new CompileScope(most), limit.Cancellation);
             Root[] roots = [.. numbers.Select(set => RootOf(problem, sets[set]))];
-            using var count = Counts.Count(problem, roots, isShared: true, limit);
+            using var count = Counts.Count(problem, roots, limit);
             isExact &= count.IsExact;
             for (var i = 0; i < numbers.Length; i++)
                 counts[numbers[i]] = count.Totals[i].Timetables;

@@ -32,7 +32,7 @@ public static class Standings
     {
         var limit = new WorkLimit(budget, cancellation);
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
-        using var count = Counts.Count(problem, [root], isShared: true, limit);
+        using var count = Counts.Count(problem, [root], limit);
         var sections = problem
             .Ask.Wanted.SelectMany(wanted => problem.Snapshot.Find(wanted.Course)!.Sections)
             .ToDictionary(section => section.Number, _ => UInt128.Zero);

@@ -29,12 +29,7 @@ public sealed unsafe class TimetableWalk
     public TimetableWalk(Problem problem, CancellationToken cancellation = default)
     {
         this.problem = problem;
-        count = Counts.Count(
-            problem,
-            [Root.Of(problem, Lifted.None(problem.Wishes.Count))],
-            isShared: true,
-            new(null, cancellation)
-        );
+        count = Counts.Count(problem, [Root.Of(problem, Lifted.None(problem.Wishes.Count))], new(null, cancellation));
         cancellation.ThrowIfCancellationRequested();
         counter = count.Layers is { } layers ? new(layers.Choosing, WorkLimit.None) : null;
         path =

@@ -10,10 +10,10 @@ namespace HourGrid.Core.Engine.Counting;
 internal static class PinnedWords
 {
     private const int SmallestPower = 8;
-    private const int LargestPower = 20;
+    private const int LargestPower = 22;
 
-    /// <summary>Arrays of one size that are kept, at most; 64 MB of all sizes together.</summary>
-    private const int MostKept = 4;
+    /// <summary>Arrays of one size that are kept, at most; 134 MB of all sizes together.</summary>
+    private const int MostKept = 2;
 
     private static readonly ConcurrentStack<ulong[]>[] Kept =
     [

@@ -9,20 +9,11 @@ namespace HourGrid.Core.Engine.Counting;
 /// is the frontier, below which the search goes depth first.
 /// </summary>
 /// <remarks>
-/// What lies below a state depends on the state alone, so each is searched once however many choices lead to it. It goes
-/// on while states keep meeting, and begins no layer that would take too much memory.
+/// What lies below a state depends on the state alone, so each is searched once however many choices lead to it; the
+/// deeper the layer, the more of them do. A layer is not begun when it would take too much memory.
 /// </remarks>
 internal sealed unsafe class StateLayers
 {
-    /// <summary>The first layers are small, and their states are the pieces of work that processors share.</summary>
-    private const int LeastLayers = 2;
-
-    /// <summary>
-    /// Choices to a distinct state from which another layer is worth its while: looking a state up costs more than one
-    /// step of the search below it, and is done by one processor.
-    /// </summary>
-    private const double WorthMerging = 1.15;
-
     /// <summary>Words of states in one layer, at most: 24 MB.</summary>
     private const int MostWords = 3 << 20;
 
@@ -35,8 +26,7 @@ internal sealed unsafe class StateLayers
     /// <param name="choosing">The problem, for one thread.</param>
     /// <param name="roots">Where to start, none of them dead; their counts share whatever they have in common.</param>
     /// <param name="limit">Past it, no further layer is begun.</param>
-    /// <param name="isShared">Whether more is made of the layers than one count, so that deep ones pay.</param>
-    public StateLayers(Choosing choosing, IReadOnlyList<Root> roots, bool isShared, WorkLimit limit)
+    public StateLayers(Choosing choosing, IReadOnlyList<Root> roots, WorkLimit limit)
     {
         Choosing = choosing;
         var first = NewLayer(0);
@@ -47,17 +37,12 @@ internal sealed unsafe class StateLayers
             rootStates.Add(first.Keep());
         }
         layers.Add(first);
-        var merging = double.PositiveInfinity;
         while (
             Frontier.Level < choosing.Problem.Levels.Count - 2
-            && (isShared || Frontier.Level < LeastLayers || merging >= WorthMerging)
             && ChoicesAhead(Frontier) <= MostChoices
             && Next(Frontier, limit) is { } next
         )
-        {
-            merging = (double)Frontier.Choices.Count / Math.Max(1, next.Count);
             layers.Add(next);
-        }
     }
 
     /// <summary>What comes of a root, once counted.</summary>

@@ -35,20 +35,12 @@ internal sealed unsafe class TimetableCount : IDisposable
     public bool IsExact { get; private set; } = true;
 
     /// <summary>Counts, as far as the limit allows.</summary>
-    /// <param name="problem">What is counted.</param>
-    /// <param name="roots">From where.</param>
-    /// <param name="isShared">Whether more is made of the layers than the counts themselves.</param>
-    /// <param name="limit">How long it may take.</param>
-    public static TimetableCount Of(Problem problem, IReadOnlyList<Root> roots, bool isShared, WorkLimit limit)
+    public static TimetableCount Of(Problem problem, IReadOnlyList<Root> roots, WorkLimit limit)
     {
         Root[] alive = [.. roots.Where(root => !root.IsDead)];
         if (alive.Length == 0)
             return new(problem, roots, null);
-        var count = new TimetableCount(
-            problem,
-            roots,
-            new StateLayers(new Choosing(problem), alive, isShared || alive.Length > 1, limit)
-        );
+        var count = new TimetableCount(problem, roots, new StateLayers(new Choosing(problem), alive, limit));
         count.CountFrontier(limit);
         return count;
     }
