@@ -146,6 +146,7 @@ public sealed class ProblemTests
         Assert.False(Best.Of(Problem.Compile(snapshot, All(8)), 10, budget: none).IsExact);
         Assert.False(Standings.Of(Problem.Compile(snapshot, All(8)), none).IsExact);
         Assert.False(RuleCosts.Of(snapshot, All(8), none).IsExact);
+        Assert.False(WhatIf.WithCourse(snapshot, All(7), new("C7"), none).IsExact);
         Assert.False(EveryRow.Write(Problem.Compile(snapshot, All(8)), _ => { }, none));
     }
 

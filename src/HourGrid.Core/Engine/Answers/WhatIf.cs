@@ -1,6 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -68,5 +69,17 @@ public static class WhatIf
         Ask ask,
         TimeSpan? budget,
         CancellationToken cancellation
-    ) => Counts.Of(Problem.Compile(snapshot, ask, cancellation), budget, cancellation);
+    )
+    {
+        var limit = new WorkLimit(budget, cancellation);
+        try
+        {
+            return Counts.Of(Problem.Compile(snapshot, ask, limit.Cancellation), budget, cancellation);
+        }
+        catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
+        {
+            // Time was up before it was compiled: that there may be none is all that is known.
+            return new(Tally.None, false, null);
+        }
+    }
 }
