@@ -8,11 +8,17 @@ namespace HourGrid.Core.Engine;
 public sealed record Timetable(IReadOnlyList<Bundle> Bundles)
 {
     /// <summary>Its sections, sorted by registration number; two timetables are the same when these are.</summary>
-    public IReadOnlyList<OfferedSection> Sections { get; } =
-    [.. Bundles.SelectMany(bundle => bundle.Sections).OrderBy(section => section.Number)];
+    public IReadOnlyList<OfferedSection> Sections { get; } = Sorted(Bundles);
 
     /// <summary>The credits of all its bundles.</summary>
     public Credits Credits { get; } = Bundles.Aggregate(default(Credits), (sum, bundle) => sum + bundle.Credits);
+
+    private static OfferedSection[] Sorted(IReadOnlyList<Bundle> bundles)
+    {
+        OfferedSection[] sections = [.. bundles.SelectMany(bundle => bundle.Sections)];
+        Array.Sort(sections, static (one, other) => one.Number.CompareTo(other.Number));
+        return sections;
+    }
 }
 
 /// <summary>A timetable with its place in the walk. All numbers count from 0.</summary>

@@ -1,3 +1,4 @@
+using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Engine.Ranking;
@@ -76,6 +77,14 @@ public static class Best
 /// <summary>What a search for the best found.</summary>
 internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] best, bool isExact)
 {
+    private readonly Dictionary<OfferedCourse, int> placeOf = problem
+        .Courses.Index()
+        .ToDictionary(
+            course => course.Item.Offered,
+            course => course.Index,
+            // Its fields are many, and there is one of each.
+            (IEqualityComparer<OfferedCourse>)ReferenceEqualityComparer.Instance
+        );
     private readonly RankedMeasures? measures = ranked is null ? null : new(ranked);
 
     public Ranked[] Best => best;
@@ -90,9 +99,10 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
 
     private Timetable TimetableOf(Ranked timetable)
     {
-        var byCourse = timetable.Bundles.ToDictionary(bundle => bundle.Bundle.Course, bundle => bundle.Bundle);
-        return new([
-            .. problem.Courses.Where(c => byCourse.ContainsKey(c.Offered)).Select(course => byCourse[course.Offered]),
-        ]);
+        // Bundles stand in the order of levels; a timetable's in the order of the ask.
+        var bundles = new Bundle?[problem.Courses.Count];
+        foreach (var ranked in timetable.Bundles)
+            bundles[placeOf[ranked.Bundle.Course]] = ranked.Bundle;
+        return new([.. bundles.OfType<Bundle>()]);
     }
 }

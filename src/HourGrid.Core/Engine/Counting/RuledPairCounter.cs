@@ -113,17 +113,32 @@ internal sealed unsafe class RuledPairCounter
     }
 
     /// <summary>The options left that the lanes still allow.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private ulong* Left(ulong* state)
     {
         if (choosing.LanesLast(level + 1, state))
             return state + lastFirst;
         var allowed = Pinned.Pointer(left);
+        var count = 0;
+        for (var word = 0; word < lastWords; word++)
+            count += BitOperations.PopCount(allowed[word] = state[lastFirst + word]);
+        if (count <= byTaking.Length)
+            return OneByOne(state, allowed);
         for (var word = 0; word < lastWords; word++)
             allowed[word] = 0;
         foreach (var (option, set) in byTaking)
             if (choosing.LanesAllow(level + 1, option, state))
                 for (var word = 0; word < lastWords; word++)
                     allowed[word] |= state[lastFirst + word] & set[word];
+        return allowed;
+    }
+
+    private ulong* OneByOne(ulong* state, ulong* allowed)
+    {
+        for (var word = 0; word < lastWords; word++)
+        for (var bits = allowed[word]; bits != 0; bits &= bits - 1)
+            if (!choosing.LanesAllow(level + 1, (word << 6) + BitOperations.TrailingZeroCount(bits), state))
+                allowed[word] &= ~(bits & (~bits + 1));
         return allowed;
     }
 

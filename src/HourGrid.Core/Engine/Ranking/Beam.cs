@@ -1,4 +1,3 @@
-using System.Numerics;
 using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
@@ -22,6 +21,7 @@ internal sealed unsafe class Beam
     private readonly Partial next;
     private readonly int width;
     private readonly int wanted;
+    private readonly long[] its;
     private readonly List<long> costs = [];
     private readonly List<(int Node, int Option)> open = [];
 
@@ -35,6 +35,7 @@ internal sealed unsafe class Beam
         picker = new BundlePicker(ranked, root, found, byShape);
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         next = ranked.NewPartial();
+        its = new long[ranked.Options.Max(level => level.Length)];
     }
 
     /// <summary>Whether nothing had to be left out for the width.</summary>
@@ -85,27 +86,17 @@ internal sealed unsafe class Beam
 
     private void Expand(int level, Node node, int number)
     {
-        var first = ranked.Problem.Layout.First;
         fixed (ulong* state = node.State)
-            for (var word = first[level]; word < first[level + 1]; word++)
-            for (var bits = state[word]; bits != 0; bits &= bits - 1)
-            {
-                var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-                if (!choosing.Choose(level, option, state, choosing.Scratch(level + 1)))
-                    continue;
-                costs.Add(Extend(level, node, option, next));
-                open.Add((number, option));
-            }
+        {
+            var count = node.Partial.CostsWith(level, state, long.MaxValue, its);
+            foreach (var one in its.AsSpan(0, count))
+                if (choosing.Choose(level, Partial.OptionOf(one), state, choosing.Scratch(level + 1)))
+                {
+                    costs.Add(Partial.CostOf(one));
+                    open.Add((number, Partial.OptionOf(one)));
+                }
+        }
     }
-
-    private long Extend(int level, Node node, int option, Partial into) =>
-        into.Extend(
-            node.Partial,
-            ranked.Tables.Options[level][option],
-            ranked.MostSpare[level][option],
-            level + 1,
-            long.MaxValue
-        );
 
     private Node Go(int level, Node node, int option)
     {
@@ -114,19 +105,24 @@ internal sealed unsafe class Beam
         fixed (ulong* to = state)
             choosing.Choose(level, option, from, to);
         var partial = ranked.NewPartial();
-        Extend(level, node, option, partial);
-        partial.ExtendMeetings(node.Partial, ranked.Tables.Options[level][option]);
+        Become(node, option, partial);
         return new(state, partial, [.. node.Chosen, option]);
     }
 
     private void Offer(Node node, int option)
     {
-        var level = node.Chosen.Length;
-        Extend(level, node, option, next);
+        Become(node, option, next);
         if (next.Taken == 0)
             return;
-        next.ExtendMeetings(node.Partial, ranked.Tables.Options[level][option]);
-        picker.Offer([.. node.Chosen, option], next.Cost(leaf));
+        int[] chosen = [.. node.Chosen, option];
+        leaf.Measure(chosen);
+        picker.Offer(chosen, next.Cost(leaf));
+    }
+
+    private void Become(Node node, int option, Partial into)
+    {
+        var level = node.Chosen.Length;
+        into.Become(node.Partial, ranked.Tables.Options[level][option], ranked.MostSpare[level][option]);
     }
 
     private sealed record Node(ulong[] State, Partial Partial, int[] Chosen);

@@ -1,5 +1,3 @@
-using System.Numerics;
-using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
@@ -15,9 +13,6 @@ internal sealed unsafe class BestSearch
     /// <summary>A change outweighs any score, where a timetable is held on to.</summary>
     public const long CostOfChange = 1L << 40;
 
-    private const int OptionBits = 15;
-    private const long MostOptions = (1 << OptionBits) - 1;
-
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly BestList best;
@@ -29,7 +24,6 @@ internal sealed unsafe class BestSearch
     // By level: costs of the options that are open, each with its option in the low bits.
     private readonly long[][] open;
     private readonly int[] chosen;
-    private readonly int[] first;
     private readonly int levels;
     private int nodes;
 
@@ -47,7 +41,6 @@ internal sealed unsafe class BestSearch
         this.best = best;
         this.limit = limit;
         levels = ranked.Problem.Levels.Count;
-        first = ranked.Problem.Layout.First;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         partials = [.. Enumerable.Range(0, levels + 1).Select(_ => ranked.NewPartial())];
         open = [.. ranked.Options.Select(level => new long[level.Length])];
@@ -68,7 +61,7 @@ internal sealed unsafe class BestSearch
             {
                 var next = choosing.Scratch(level + 1);
                 choosing.Choose(level, options[level], state, next);
-                Take(level, options[level], long.MaxValue);
+                Take(level, options[level]);
                 state = next;
             }
             Search(options.Length, state);
@@ -77,17 +70,21 @@ internal sealed unsafe class BestSearch
 
     private void Search(int level, ulong* state)
     {
-        var count = Open(level, state);
+        if ((++nodes & 63) == 0 && limit.IsOver())
+            IsStopped = true;
+        // Whether they lead anywhere is looked at later, for the few that are left.
+        var its = open[level];
+        var count = partials[level].CostsWith(level, state, best.Threshold, its);
+        its.AsSpan(0, count).Sort();
         for (var i = 0; i < count && !IsStopped; i++)
         {
-            var cost = open[level][i] >> OptionBits;
-            var option = (int)(open[level][i] & MostOptions);
+            var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
             if (cost > best.Threshold)
                 return;
             var next = choosing.Scratch(level + 1);
             if (!choosing.Choose(level, option, state, next))
                 continue;
-            Take(level, option, long.MaxValue);
+            Take(level, option);
             if (cost == best.Threshold && picker.ComesTooLate(chosen, level + 1, next))
                 continue;
             if (level + 1 == levels)
@@ -97,45 +94,11 @@ internal sealed unsafe class BestSearch
         }
     }
 
-    /// <summary>
-    /// Lists the options of a level that may lead to one of the best by their cost, the most promising first. Whether
-    /// they lead anywhere is looked at later, for the few that are left.
-    /// </summary>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private int Open(int level, ulong* state)
-    {
-        var count = 0;
-        var its = open[level];
-        var threshold = best.Threshold;
-        var from = partials[level];
-        var into = partials[level + 1];
-        var tables = ranked.Tables.Options[level];
-        var spare = ranked.MostSpare[level];
-        if ((++nodes & 63) == 0 && limit.IsOver())
-            IsStopped = true;
-        for (var word = first[level]; word < first[level + 1]; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
-        {
-            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            var cost = into.Extend(from, tables[option], spare[option], level + 1, threshold);
-            if (cost <= threshold)
-                its[count++] = cost << OptionBits | (long)option;
-        }
-        its.AsSpan(0, count).Sort();
-        return count;
-    }
-
-    private long Take(int level, int option, long wanted)
+    private void Take(int level, int option)
     {
         chosen[level] = option;
-        return partials[level + 1]
-            .Extend(
-                partials[level],
-                ranked.Tables.Options[level][option],
-                ranked.MostSpare[level][option],
-                level + 1,
-                wanted
-            );
+        partials[level + 1]
+            .Become(partials[level], ranked.Tables.Options[level][option], ranked.MostSpare[level][option]);
     }
 
     private void Leaf()
@@ -143,9 +106,7 @@ internal sealed unsafe class BestSearch
         var whole = partials[levels];
         if (whole.Taken == 0)
             return;
-        // Few nodes come to a leaf, so their meetings are put in order only here.
-        for (var level = 0; level < levels; level++)
-            partials[level + 1].ExtendMeetings(partials[level], ranked.Tables.Options[level][chosen[level]]);
+        leaf.Measure(chosen);
         picker.Offer(chosen, whole.Cost(leaf));
     }
 }

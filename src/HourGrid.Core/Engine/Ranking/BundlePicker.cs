@@ -43,7 +43,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
     {
         if (best.Worst is not { } worst)
             return false;
-        var fewest = ranked.Bounds.FewestSections[level];
+        var fewest = ranked.Bounds[level].FewestSections;
         for (var l = 0; l < level; l++)
         {
             parts[l] = SmallestOfShape(l, chosen[l]);

@@ -8,10 +8,13 @@ namespace HourGrid.Core.Engine.Ranking;
 internal sealed class LeafMeasures
 {
     private readonly WeekTables tables;
+    private readonly int[] daysByClass;
     private readonly int[] missedByClass;
     private readonly bool breaksMatter;
+    private DayMeeting[] meetings;
+    private DayMeeting[] merged;
 
-    // By lane: the soft breaks wanted on it, and the hours that Can't blocks take of it.
+    // By day: the soft breaks wanted on it, and the hours that Can't blocks take of it.
     private readonly Break[][] breaks;
     private readonly MinuteInterval[][] taken;
 
@@ -21,24 +24,33 @@ internal sealed class LeafMeasures
     public LeafMeasures(WeekTables tables, Ask ask, bool forScore = true)
     {
         this.tables = tables;
+        meetings = new DayMeeting[tables.MostMeetings];
+        merged = new DayMeeting[tables.MostMeetings];
+        daysByClass = new int[tables.Classes.Length];
         missedByClass = new int[tables.Classes.Length];
         var soft = ask.Breaks.Where(wanted => wanted.Strength == Strength.RatherNot).ToArray();
         breaksMatter = soft.Length > 0 && !(forScore && ask.Weights.BreaksMissed == 0);
-        breaks = ByLane<Break[]>(day => [.. soft.Where(wanted => wanted.Days.Contains(day))]);
+        breaks = ByDay<Break[]>(day => [.. soft.Where(wanted => wanted.Days.Contains(day))]);
         taken = new MinuteInterval[breaks.Length][];
-        for (var lane = 0; lane < taken.Length; lane++)
-            taken[lane] =
+        for (var day = 0; day < taken.Length; day++)
+            taken[day] =
             [
                 .. ask
                     .TimeBlocks.Where(block =>
                         block.Strength == Strength.Cannot
-                        && block.Days.Contains((Weekday)(lane % Weekdays.PerWeek))
-                        && block.Weeks.Overlaps(tables.Classes[lane / Weekdays.PerWeek])
+                        && block.Days.Contains((Weekday)(day % Weekdays.PerWeek))
+                        && block.Weeks.Overlaps(tables.Classes[day / Weekdays.PerWeek])
                     )
                     .Select(block => block.Time)
                     .Order(),
             ];
     }
+
+    /// <summary>Class days in the worst week.</summary>
+    public int ClassDays { get; private set; }
+
+    /// <summary>Weeks with any meeting.</summary>
+    public int Weeks { get; private set; }
 
     public int LongestStretch { get; private set; }
 
@@ -48,27 +60,55 @@ internal sealed class LeafMeasures
     /// <summary>Soft breaks missed in the worst week.</summary>
     public int BreaksMissed { get; private set; }
 
-    /// <param name="meetings">In the order of lanes and times.</param>
-    public void Measure(ReadOnlySpan<DayMeeting> meetings)
+    /// <param name="chosen">An option of each level.</param>
+    public void Measure(int[] chosen)
     {
-        (LongestStretch, Moves, BreaksMissed) = (0, 0, 0);
+        var count = 0;
+        for (var level = 0; level < chosen.Length; level++)
+            count = Merge(count, tables.Options[level][chosen[level]].Meetings);
+        Measure(meetings.AsSpan(0, count));
+    }
+
+    /// <summary>Merges an option's meetings among those already there, in the order of a week.</summary>
+    private int Merge(int count, DayMeeting[] added)
+    {
+        var (i, j, k) = (0, 0, 0);
+        while (i < count && j < added.Length)
+            merged[k++] = meetings[i].Order <= added[j].Order ? meetings[i++] : added[j++];
+        while (i < count)
+            merged[k++] = meetings[i++];
+        while (j < added.Length)
+            merged[k++] = added[j++];
+        (meetings, merged) = (merged, meetings);
+        return k;
+    }
+
+    private void Measure(ReadOnlySpan<DayMeeting> meetings)
+    {
+        (ClassDays, Weeks, LongestStretch, Moves, BreaksMissed) = (0, 0, 0, 0, 0);
+        Array.Clear(daysByClass);
         if (breaksMatter)
             Array.Clear(missedByClass);
         for (var from = 0; from < meetings.Length; )
         {
             var to = from + 1;
-            while (to < meetings.Length && meetings[to].Lane == meetings[from].Lane)
+            while (to < meetings.Length && meetings[to].Day == meetings[from].Day)
                 to++;
             MeasureDay(meetings[from..to]);
             from = to;
         }
-        if (breaksMatter)
-            BreaksMissed = missedByClass.Max();
+        for (var i = 0; i < daysByClass.Length; i++)
+        {
+            ClassDays = Math.Max(ClassDays, daysByClass[i]);
+            Weeks += daysByClass[i] > 0 ? tables.WeeksIn[i] : 0;
+            BreaksMissed = Math.Max(BreaksMissed, missedByClass[i]);
+        }
     }
 
     private void MeasureDay(ReadOnlySpan<DayMeeting> today)
     {
-        var lane = today[0].Lane;
+        var (weekClass, day) = (today[0].Day / Weekdays.PerWeek, today[0].Day);
+        daysByClass[weekClass]++;
         var start = today[0].Start;
         var end = today[0].End;
         var campus = -1;
@@ -85,11 +125,11 @@ internal sealed class LeafMeasures
                 moves++;
             campus = meeting.Campus;
         }
-        Moves += moves * tables.WeightOfLane[lane];
+        Moves += moves * tables.WeeksIn[weekClass];
         if (breaksMatter)
-            foreach (var wanted in breaks[lane])
-                if (!HasFree(wanted, today, taken[lane]))
-                    missedByClass[lane / Weekdays.PerWeek]++;
+            foreach (var wanted in breaks[day])
+                if (!HasFree(wanted, today, taken[day]))
+                    missedByClass[weekClass]++;
     }
 
     private static bool HasFree(Break wanted, ReadOnlySpan<DayMeeting> today, MinuteInterval[] blocks)
@@ -109,10 +149,10 @@ internal sealed class LeafMeasures
         return wanted.Window.End.Value - free >= wanted.Minutes;
     }
 
-    private T[] ByLane<T>(Func<Weekday, T> of) =>
+    private T[] ByDay<T>(Func<Weekday, T> of) =>
         [
             .. Enumerable
                 .Range(0, tables.Classes.Length * Weekdays.PerWeek)
-                .Select(lane => of((Weekday)(lane % Weekdays.PerWeek))),
+                .Select(day => of((Weekday)(day % Weekdays.PerWeek))),
         ];
 }

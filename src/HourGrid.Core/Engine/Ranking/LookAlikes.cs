@@ -52,9 +52,15 @@ internal static class LookAlikes
         return WithBeginnings(taken, chosen, spare);
     }
 
-    public static int[] Ranks(IEnumerable<RankedBundle> bundles)
+    /// <summary>The ranks of all sections of bundles, ascending.</summary>
+    public static int[] Ranks(ReadOnlySpan<RankedBundle> bundles)
     {
-        int[] ranks = [.. bundles.SelectMany(bundle => bundle.Ranks)];
+        var count = 0;
+        foreach (var bundle in bundles)
+            count += bundle.Ranks.Length;
+        var ranks = new int[count];
+        foreach (var bundle in bundles)
+            bundle.Ranks.CopyTo(ranks, count -= bundle.Ranks.Length);
         Array.Sort(ranks);
         return ranks;
     }

@@ -1,25 +1,32 @@
+using System.Numerics;
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
 using System.Runtime.Intrinsics.X86;
+using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>The measures of a timetable as far as it is chosen, one for each level of a search; written over and over.</summary>
-internal sealed class Partial
+/// <remarks>
+/// Unsafe: <c>lanes</c> points at four times <see cref="WeekTables.Vectors"/> vectors of a pinned array held here, laid
+/// out as those of an option, and every loop over them ends there. Options come from the bits of states.
+/// </remarks>
+internal sealed unsafe class Partial
 {
-    private readonly WeekTables tables;
-    private readonly Bounds bounds;
-    private readonly Badness badness;
+    /// <summary>Bits of a cost that name its option: a course has fewer options than they count.</summary>
+    private const int OptionBits = 15;
+
+    private readonly RankedProblem ranked;
+    private readonly Weights weights;
     private readonly WeighedCosts costs;
-    private readonly Vector256<short>[] starts;
-    private readonly Vector256<short>[] ends;
-    private readonly Vector256<short>[] busy;
-    private readonly Vector256<short>[] campuses;
-    private readonly int[] days;
-    private readonly DayMeeting[] meetings;
-    private int meetingCount;
+    private readonly ulong[] owner;
+    private readonly Vector256<short>* lanes;
+    private readonly Vector256<short>* weightOfVector;
+    private readonly int vectors;
+    private readonly int vectorsOfOption;
     private int earliest;
     private int latest;
     private int stretch;
@@ -28,21 +35,27 @@ internal sealed class Partial
     private int taken;
     private int spare;
     private int changes;
-    private ulong active;
+    private ulong days;
 
-    public Partial(WeekTables tables, Bounds bounds, Badness badness, WeighedCosts costs)
+    /// <summary>One of which nothing is chosen yet.</summary>
+    public Partial(RankedProblem ranked)
     {
-        this.tables = tables;
-        this.bounds = bounds;
-        this.badness = badness;
-        this.costs = costs;
-        starts = new Vector256<short>[tables.Vectors];
-        ends = new Vector256<short>[tables.Vectors];
-        busy = new Vector256<short>[tables.Vectors];
-        campuses = new Vector256<short>[tables.Vectors];
-        days = new int[tables.Classes.Length];
-        meetings = new DayMeeting[tables.Options.Sum(level => level.Max(option => option.Meetings.Length))];
-        Array.Fill(starts, Vector256.Create(OptionTable.NoStart));
+        this.ranked = ranked;
+        weights = ranked.Problem.Ask.Weights;
+        costs = ranked.Costs;
+        var tables = ranked.Tables;
+        vectors = tables.Vectors;
+        vectorsOfOption = tables.VectorsOfOption;
+        weightOfVector = tables.WeightOfVector;
+        owner = Pinned.Vectors(4 * vectors);
+        lanes = Pinned.FirstVector(owner);
+        for (var i = 0; i < vectors; i++)
+            (lanes[4 * i], lanes[4 * i + 1], lanes[4 * i + 2], lanes[4 * i + 3]) = (
+                Vector256.Create(OptionTable.NoStart),
+                default,
+                default,
+                default
+            );
         earliest = OptionTable.NoStart;
         spare = Badness.EnoughSeats;
     }
@@ -50,107 +63,92 @@ internal sealed class Partial
     public int Taken => taken;
 
     /// <summary>
-    /// Becomes another one with an option added; its meetings are left out. Gives a cost that no completion beats, or
-    /// anything above the one wanted as soon as that is clear.
+    /// Lists the options of a level that may lead to a cost no higher than one wanted: each with a cost that nothing
+    /// beats that comes of this and the option.
     /// </summary>
-    /// <param name="other">The one that is extended.</param>
-    /// <param name="option">The option added.</param>
-    /// <param name="optionSpare">The most seats to spare it has.</param>
-    /// <param name="level">The level that chooses next.</param>
+    /// <param name="level">The level.</param>
+    /// <param name="state">Has a bit for every option that is open.</param>
     /// <param name="wanted">Costs above are of no use.</param>
+    /// <param name="into">Takes the costs, each with its option in the low bits, see <see cref="OptionOf"/>.</param>
+    /// <returns>How many there are.</returns>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    public long Extend(Partial other, OptionTable option, int optionSpare, int level, long wanted)
+    public int CostsWith(int level, ulong* state, long wanted, long[] into)
     {
-        var weights = badness.Weights;
-        taken = other.taken + (option.IsAbsent ? 0 : 1);
-        changes = other.changes + (option.IsChange ? 1 : 0);
+        var count = 0;
+        var after = ranked.Bounds[level + 1];
+        var options = ranked.Tables.FirstOf(level);
+        var first = ranked.Problem.Layout.First[level];
+        var end = ranked.Problem.Layout.First[level + 1];
+        for (var word = first; word < end; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        {
+            var number = ((word - first) << 6) + BitOperations.TrailingZeroCount(bits);
+            var option = options + number * vectorsOfOption;
+            var head = (OptionHead*)option;
+            var cost = costs.Days(DaysAtLeast(days | head->Days, after.DaysAtLeast));
+            var idle = costs.Idle(IdleWith(option + 1) - after.MostBusy);
+            if (cost + idle > wanted)
+                continue;
+            var whole = cost + idle + MoreWith(level, number, option, after);
+            if (whole <= wanted)
+                into[count++] = whole << OptionBits | (long)number;
+        }
+        return count;
+    }
+
+    /// <summary>The part of the cost that days and idle time do not make, at least.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private long MoreWith(int level, int number, Vector256<short>* option, LevelBounds after)
+    {
+        var head = (OptionHead*)option;
         var cost =
-            (changes + bounds.LeastChanges[level]) * BestSearch.CostOfChange
-            + costs.Wanted(taken + bounds.MostTaken[level]);
-        var fewest = 0;
-        var daysAtLeast = bounds.DaysAtLeast[level];
-        for (var i = 0; i < days.Length; i++)
+            (changes + head->Changes + after.LeastChanges) * BestSearch.CostOfChange
+            + costs.Wanted(taken + head->Taken + after.MostTaken);
+        if (costs.HasMoves)
+            cost += costs.Moves(MovesWith(option + 1));
+        return costs.HasRest ? cost + RestWith(level, number, after) : cost;
+    }
+
+    public static int OptionOf(long cost) => (int)(cost & ((1 << OptionBits) - 1));
+
+    public static long CostOf(long cost) => cost >> OptionBits;
+
+    /// <summary>Becomes another one with an option added; its meetings are left out.</summary>
+    public void Become(Partial other, OptionTable option, int optionSpare)
+    {
+        var from = other.lanes;
+        var added = option.Lanes;
+        for (var i = 0; i < 4 * vectors; i += 4)
         {
-            days[i] = other.days[i] | option.DaysByClass[i];
-            fewest = Math.Max(fewest, daysAtLeast[i][days[i]]);
+            lanes[i] = Vector256.Min(from[i], added[i]);
+            lanes[i + 1] = Vector256.Max(from[i + 1], added[i + 1]);
+            lanes[i + 2] = from[i + 2] + added[i + 2];
+            lanes[i + 3] = from[i + 3] | added[i + 3];
         }
-        cost += costs.Days(fewest);
-        if (cost > wanted)
-            return cost;
-        for (var i = 0; i < starts.Length; i++)
-        {
-            starts[i] = Vector256.Min(other.starts[i], option.Starts[i]);
-            ends[i] = Vector256.Max(other.ends[i], option.Ends[i]);
-            busy[i] = other.busy[i] + option.Busy[i];
-            campuses[i] = other.campuses[i] | option.Campuses[i];
-        }
-        if (weights.Idle != 0)
-            cost += costs.Idle(IdleAtLeast(level));
-        if (cost > wanted)
-            return cost;
+        days = other.days | option.Head.Days;
+        taken = other.taken + option.Head.Taken;
+        changes = other.changes + option.Head.Changes;
         earliest = Math.Min(other.earliest, option.EarliestStart);
         latest = Math.Max(other.latest, option.LatestEnd);
         stretch = Math.Max(other.stretch, option.LongestStretch);
         soft = other.soft + option.Soft;
         away = other.away + option.Away;
         spare = Math.Min(other.spare, optionSpare);
-        active = other.active | option.ActiveClasses;
-        return cost + RestAtLeast(level);
-    }
-
-    /// <summary>Merges the option's meetings among those of the other, in the order of a week.</summary>
-    public void ExtendMeetings(Partial other, OptionTable option)
-    {
-        var (i, j, k) = (0, 0, 0);
-        var added = option.Meetings;
-        while (i < other.meetingCount && j < added.Length)
-            meetings[k++] = other.meetings[i].Order <= added[j].Order ? other.meetings[i++] : added[j++];
-        while (i < other.meetingCount)
-            meetings[k++] = other.meetings[i++];
-        while (j < added.Length)
-            meetings[k++] = added[j++];
-        meetingCount = k;
-    }
-
-    /// <summary>The part of the score that neither days nor idle time nor the courses taken make, at least.</summary>
-    private int RestAtLeast(int level)
-    {
-        var weights = badness.Weights;
-        var score = 0;
-        if (weights.Moves != 0)
-            score += costs.Moves(MovesAtLeast());
-        // Without any meeting these two count nothing; with one, at least so much.
-        var first = Math.Min(earliest, bounds.LatestEarliest[level]);
-        if (weights.LaterStart != 0 && first != OptionTable.NoStart)
-            score += weights.LaterStart * Badness.Start(first);
-        if (weights.EarlierFinish != 0)
-            score += weights.EarlierFinish * Badness.End(Math.Max(latest, bounds.EarliestLatest[level]));
-        if (weights.Stretch != 0)
-            score += weights.Stretch * Badness.Stretch(Math.Max(stretch, bounds.LeastStretch[level]));
-        if (weights.Soft != 0 && soft + bounds.LeastSoft[level] > 0)
-            score += weights.Soft * Badness.Soft(Mean(soft + bounds.LeastSoft[level]));
-        if (weights.Away != 0 && away + bounds.LeastAway[level] > 0)
-            score += weights.Away * Badness.Away(Mean(away + bounds.LeastAway[level]));
-        if (weights.Seats != 0)
-            score += weights.Seats * Badness.Seats(Math.Min(spare, bounds.MostSpare[level]));
-        return score;
     }
 
     /// <summary>The cost of a whole timetable, with the seats its options have at best.</summary>
-    /// <param name="leaf">Looks at its meetings one by one.</param>
+    /// <param name="leaf">What was seen of its meetings one by one.</param>
     public long Cost(LeafMeasures leaf) => changes * BestSearch.CostOfChange + Score(leaf);
 
     private int Score(LeafMeasures leaf)
     {
-        var weights = badness.Weights;
-        var score = weights.Wanted * badness.Wanted(taken) + weights.Seats * Badness.Seats(spare);
-        var weeks = ActiveWeeks();
+        var score = weights.Wanted * ranked.Badness.Wanted(taken) + weights.Seats * Badness.Seats(spare);
+        var weeks = leaf.Weeks;
         if (weeks == 0)
             return score;
-        leaf.Measure(meetings.AsSpan(0, meetingCount));
         return score
-            + weights.ClassDays * Badness.ClassDays(MostDays())
-            + weights.Idle * Badness.Idle(Mean(IdleAtLeast(tables.Options.Length), weeks))
+            + weights.ClassDays * Badness.ClassDays(leaf.ClassDays)
+            + weights.Idle * Badness.Idle(Mean(Idle(), weeks))
             + weights.LaterStart * Badness.Start(earliest)
             + weights.EarlierFinish * Badness.End(latest)
             + weights.Stretch * Badness.Stretch(leaf.LongestStretch)
@@ -161,24 +159,19 @@ internal sealed class Partial
     }
 
     /// <summary>The measures of a whole timetable.</summary>
-    /// <param name="leaf">Looks at its meetings one by one, whatever has a weight.</param>
+    /// <param name="leaf">What was seen of its meetings one by one, whatever has a weight.</param>
     /// <param name="seats">The fewest free seats of its sections.</param>
     public WeekMeasures Measures(LeafMeasures leaf, int seats)
     {
-        var weeks = ActiveWeeks();
+        var weeks = leaf.Weeks;
         if (weeks == 0)
             return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
-        leaf.Measure(meetings.AsSpan(0, meetingCount));
-        var longestDay = 0;
-        for (var i = 0; i < starts.Length; i++)
-        for (var lane = 0; lane < Vector256<short>.Count; lane++)
-            longestDay = Math.Max(longestDay, ends[i][lane] - starts[i][lane]);
         return new(
-            ClassDays: MostDays(),
-            IdleMinutes: Mean(IdleAtLeast(tables.Options.Length), weeks),
+            ClassDays: leaf.ClassDays,
+            IdleMinutes: Mean(Idle(), weeks),
             EarliestStart: new Minute(earliest),
             LatestEnd: new Minute(latest),
-            LongestDay: longestDay,
+            LongestDay: LongestDay(),
             LongestStretch: leaf.LongestStretch,
             CampusMovesTenths: Mean(leaf.Moves * 10, weeks),
             SoftMinutes: Mean(soft, weeks),
@@ -189,63 +182,100 @@ internal sealed class Partial
         );
     }
 
-    private int ActiveWeeks()
+    /// <summary>The part of the score that is left: starts, ends, stretches, soft rules and seats.</summary>
+    private int RestWith(int level, int number, LevelBounds after)
     {
-        var weeks = 0;
-        for (var i = 0; i < tables.WeeksIn.Length; i++)
-            if ((active >> i & 1) != 0)
-                weeks += tables.WeeksIn[i];
-        return weeks;
+        var option = ranked.Tables.Options[level][number];
+        var optionSpare = ranked.MostSpare[level][number];
+        var score = 0;
+        // Without any meeting these two count nothing; with one, at least so much.
+        var first = Math.Min(Math.Min(earliest, option.EarliestStart), after.LatestEarliest);
+        if (weights.LaterStart != 0 && first != OptionTable.NoStart)
+            score += weights.LaterStart * Badness.Start(first);
+        if (weights.EarlierFinish != 0)
+            score +=
+                weights.EarlierFinish
+                * Badness.End(Math.Max(Math.Max(latest, option.LatestEnd), after.EarliestLatest));
+        if (weights.Stretch != 0)
+            score +=
+                weights.Stretch
+                * Badness.Stretch(Math.Max(Math.Max(stretch, option.LongestStretch), after.LeastStretch));
+        if (weights.Soft != 0)
+            score += weights.Soft * Badness.Soft(Mean(soft + option.Soft + after.LeastSoft, ranked.Tables.AllWeeks));
+        if (weights.Away != 0)
+            score += weights.Away * Badness.Away(Mean(away + option.Away + after.LeastAway, ranked.Tables.AllWeeks));
+        if (weights.Seats != 0)
+            score += weights.Seats * Badness.Seats(Math.Min(Math.Min(spare, optionSpare), after.MostSpare));
+        return score;
     }
 
-    private int MostDays()
-    {
-        var most = 0;
-        foreach (var used in days)
-            most = Math.Max(most, System.Numerics.BitOperations.PopCount((uint)used));
-        return most;
-    }
-
-    /// <summary>
-    /// Idle minutes over all weeks that are left however the later levels fill them: in each lane no more than they can
-    /// add there, and altogether no more than they have.
-    /// </summary>
+    /// <summary>The fewest class days in the worst week there will be.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private int IdleAtLeast(int level)
+    private static int DaysAtLeast(ulong used, byte[] atLeast)
     {
-        var most = bounds.MostBusyByLane[level];
+        var fewest = 0;
+        for (var at = 0; used != 0; used >>= 8, at += 128)
+            fewest = Math.Max(fewest, atLeast[at + (int)(used & 127)]);
+        return fewest;
+    }
+
+    /// <summary>Idle minutes over all weeks, with an option added.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private int IdleWith(Vector256<short>* added)
+    {
         var idle = Vector256<int>.Zero;
-        var left = Vector256<int>.Zero;
-        for (var i = 0; i < starts.Length; i++)
+        for (var i = 0; i < vectors; i++)
         {
             // A lane without a meeting has no start, and so a gap far below 0.
-            var gaps = Vector256.Max(ends[i] - starts[i] - busy[i], Vector256<short>.Zero);
-            var unfilled = Vector256.Max(gaps - most[i], Vector256<short>.Zero);
-            idle += Weighed(gaps, tables.WeightOfVector[i]);
-            left += Weighed(unfilled, tables.WeightOfVector[i]);
+            var starts = Vector256.Min(lanes[4 * i], added[4 * i]);
+            var ends = Vector256.Max(lanes[4 * i + 1], added[4 * i + 1]);
+            var gaps = ends - starts - (lanes[4 * i + 2] + added[4 * i + 2]);
+            idle += Weighed(Vector256.Max(gaps, Vector256<short>.Zero), weightOfVector[i]);
         }
-        return Math.Max(Vector256.Sum(left), Vector256.Sum(idle) - bounds.MostBusy[level]);
+        return Vector256.Sum(idle);
+    }
+
+    private int Idle()
+    {
+        var idle = Vector256<int>.Zero;
+        for (var i = 0; i < 4 * vectors; i += 4)
+            idle += Weighed(
+                Vector256.Max(lanes[i + 1] - lanes[i] - lanes[i + 2], Vector256<short>.Zero),
+                weightOfVector[i / 4]
+            );
+        return Vector256.Sum(idle);
     }
 
     /// <summary>
-    /// Campus moves over all weeks that are there already, and that no meeting added takes away: on each day at least
-    /// one fewer than there are campuses.
+    /// Campus moves over all weeks, with an option added, that no meeting added takes away: on each day at least one
+    /// fewer than there are campuses.
     /// </summary>
-    private int MovesAtLeast()
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private int MovesWith(Vector256<short>* added)
     {
         var moves = Vector256<int>.Zero;
-        for (var i = 0; i < campuses.Length; i++)
+        for (var i = 0; i < vectors; i++)
         {
             // Each round takes one campus of every lane; all but the last one of a lane are moves.
-            var several = campuses[i] & (campuses[i] - Vector256<short>.One);
+            var campuses = lanes[4 * i + 3] | added[4 * i + 3];
+            var several = campuses & (campuses - Vector256<short>.One);
             while (several != Vector256<short>.Zero)
             {
                 var has = ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
-                moves += Weighed(has, tables.WeightOfVector[i]);
+                moves += Weighed(has, weightOfVector[i]);
                 several &= several - Vector256<short>.One;
             }
         }
         return Vector256.Sum(moves);
+    }
+
+    private int LongestDay()
+    {
+        var longest = 0;
+        for (var i = 0; i < 4 * vectors; i += 4)
+        for (var lane = 0; lane < Vector256<short>.Count; lane++)
+            longest = Math.Max(longest, lanes[i + 1][lane] - lanes[i][lane]);
+        return longest;
     }
 
     /// <summary>Products of neighbouring lanes, added two by two.</summary>
@@ -258,8 +288,6 @@ internal sealed class Partial
         var (lowWeights, highWeights) = Vector256.Widen(weights);
         return low * lowWeights + high * highWeights;
     }
-
-    private int Mean(int sum) => Mean(sum, Math.Max(1, tables.AllWeeks));
 
     private static int Mean(int sum, int weeks) => sum <= 0 ? 0 : (2 * sum + weeks) / (2 * weeks);
 }

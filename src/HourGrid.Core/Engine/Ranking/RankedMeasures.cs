@@ -21,9 +21,9 @@ internal sealed class RankedMeasures
         for (var level = 0; level < timetable.Options.Length; level++)
         {
             var option = ranked.Tables.Options[level][timetable.Options[level]];
-            partials[level + 1].Extend(partials[level], option, Badness.EnoughSeats, level + 1, long.MaxValue);
-            partials[level + 1].ExtendMeetings(partials[level], option);
+            partials[level + 1].Become(partials[level], option, Badness.EnoughSeats);
         }
+        leaf.Measure(timetable.Options);
         var seats = timetable.Bundles.Min(bundle => bundle.Bundle.Sections.Min(section => section.FreeSeats));
         return partials[^1].Measures(leaf, seats);
     }

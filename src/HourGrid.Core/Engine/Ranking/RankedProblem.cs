@@ -30,7 +30,7 @@ internal sealed class RankedProblem
         MostSpare = [.. problem.Levels.Select((level, l) => MostSpareByShape(level, Options[l]))];
         Tables = new WeekTables(problem, cancellation);
         Costs = new WeighedCosts(Badness, Math.Max(1, Tables.AllWeeks), problem.Courses.Count);
-        Bounds = new Bounds(problem, Tables, Options, cancellation);
+        Bounds = LevelBounds.Of(problem, Tables, Options);
         Smallest =
         [
             .. Options.Select(level =>
@@ -57,7 +57,10 @@ internal sealed class RankedProblem
     public int[][] MostSpare { get; }
 
     public WeekTables Tables { get; }
-    public Bounds Bounds { get; }
+
+    /// <summary>By level: what the levels from it on add at least.</summary>
+    public LevelBounds[] Bounds { get; }
+
     public WeighedCosts Costs { get; }
 
     /// <summary>By level: its options, the one with the smallest part first.</summary>
@@ -78,7 +81,7 @@ internal sealed class RankedProblem
     }
 
     /// <summary>A timetable of which nothing is chosen yet.</summary>
-    public Partial NewPartial() => new(Tables, Bounds, Badness, Costs);
+    public Partial NewPartial() => new(this);
 
     public static int[] First(RankedOption option) => option.Bundles.Length == 0 ? [] : option.Bundles[0].Ranks;
 

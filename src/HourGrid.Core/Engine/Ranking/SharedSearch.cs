@@ -1,4 +1,3 @@
-using System.Numerics;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
@@ -79,28 +78,22 @@ internal static unsafe class SharedSearch
 
         void Add(int level, ulong* state)
         {
-            var first = ranked.Problem.Layout.First;
             var next = choosing.Scratch(level + 1);
-            for (var word = first[level]; word < first[level + 1]; word++)
-            for (var bits = state[word]; bits != 0; bits &= bits - 1)
+            var open = new long[ranked.Options[level].Length];
+            var count = partials[level].CostsWith(level, state, threshold, open);
+            foreach (var one in open.AsSpan(0, count))
             {
-                var option = options[level] = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+                var option = options[level] = Partial.OptionOf(one);
                 if (!choosing.Choose(level, option, state, next))
                     continue;
-                var cost = partials[level + 1]
-                    .Extend(
-                        partials[level],
-                        ranked.Tables.Options[level][option],
-                        ranked.MostSpare[level][option],
-                        level + 1,
-                        threshold
-                    );
-                if (cost > threshold)
-                    continue;
                 if (level + 1 == LevelsShared)
-                    pieces.Add((cost, [.. options]));
-                else
-                    Add(level + 1, next);
+                {
+                    pieces.Add((Partial.CostOf(one), [.. options]));
+                    continue;
+                }
+                partials[level + 1]
+                    .Become(partials[level], ranked.Tables.Options[level][option], ranked.MostSpare[level][option]);
+                Add(level + 1, next);
             }
         }
     }

@@ -7,7 +7,7 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <summary>The meetings of one option on one day, merged into busy stretches of minutes.</summary>
 internal sealed class DayOfOption
 {
-    public DayOfOption(Meeting[] meetings)
+    public DayOfOption(IEnumerable<Meeting> meetings)
     {
         foreach (var time in meetings.Select(meeting => meeting.Time).Order())
             if (Times.Count > 0 && time.Start <= Times[^1].End)
@@ -34,6 +34,7 @@ internal sealed class DayOfOption
 internal sealed class SoftRules(Ask ask)
 {
     private readonly Dictionary<CampusId, int> campuses = [];
+    private readonly TimeBlock[] ratherNot = [.. ask.TimeBlocks.Where(block => block.Strength == Strength.RatherNot)];
 
     /// <summary>A number for a meeting's campus, from 0; -1 for none.</summary>
     public int CampusOf(in Meeting meeting)
@@ -48,10 +49,10 @@ internal sealed class SoftRules(Ask ask)
     /// <summary>Busy minutes inside Rather-not blocks; a minute counts once.</summary>
     public int SoftMinutes(DayOfOption day, Weekday weekday, WeekSet weeks)
     {
-        var blocks = ask
-            .TimeBlocks.Where(block =>
-                block.Strength == Strength.RatherNot && block.Days.Contains(weekday) && block.Weeks.Overlaps(weeks)
-            )
+        if (ratherNot.Length == 0)
+            return 0;
+        var blocks = ratherNot
+            .Where(block => block.Days.Contains(weekday) && block.Weeks.Overlaps(weeks))
             .Select(block => block.Time)
             .Order()
             .ToArray();

@@ -2,54 +2,71 @@ using System.Runtime.Intrinsics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// What the measures need to know of every option, by week class and weekday. Each class and weekday is a lane of
-/// sixteen to a vector, so that a timetable's first start, last end and busy minutes are kept for all days at once.
+/// What the measures need to know of every option, by week class and weekday: those in which the same options meet
+/// share a lane, and sixteen lanes a vector, so that a timetable's first start, last end and busy minutes are kept for
+/// all days at once.
 /// </summary>
-internal sealed class WeekTables
+/// <remarks>Unsafe: the vectors stand in pinned arrays held here, for as long as any table points at them.</remarks>
+internal sealed unsafe class WeekTables
 {
     private const int LanesInVector = 16;
+
+    /// <summary>Classes whose weekdays fit a word, a byte each.</summary>
+    private const int MostDayClasses = 8;
+
+    private readonly ulong[] vectorsOfOptions;
+    private readonly ulong[] weights;
+
+    private readonly Vector256<short>*[] firstOf;
+
+    // By class and weekday.
+    private readonly int[] laneOf;
 
     public WeekTables(Problem problem, CancellationToken cancellation)
     {
         var ask = problem.Ask;
-        var meetings = problem.Courses.SelectMany(course => course.Options).SelectMany(option => option.Meetings);
+        var options = problem.Levels.SelectMany(level => level.Options).ToArray();
         Classes = WeekClasses.Of(
-            meetings.Select(meeting => meeting.Weeks),
+            options.SelectMany(option => option.Meetings).Select(meeting => meeting.Weeks),
             ask.TimeBlocks.Select(block => block.Weeks)
         );
         WeeksIn = [.. Classes.Select(one => one.Count)];
         AllWeeks = WeeksIn.Sum();
-        Vectors = Math.Max(1, (Classes.Length * Weekdays.PerWeek + LanesInVector - 1) / LanesInVector);
-        WeightOfLane = new int[Vectors * LanesInVector];
-        for (var lane = 0; lane < Classes.Length * Weekdays.PerWeek; lane++)
-            WeightOfLane[lane] = WeeksIn[lane / Weekdays.PerWeek];
-        WeightOfVector =
-        [
-            .. WeightOfLane
-                .Select(weight => (short)weight)
-                .Chunk(LanesInVector)
-                .Select(chunk => Vector256.Create(chunk)),
-        ];
+        (laneOf, var weightOfLane) = Lanes(options);
+        Vectors = (weightOfLane.Count + LanesInVector - 1) / LanesInVector;
+        weights = Pinned.Vectors(Vectors);
+        WeightOfVector = Pinned.FirstVector(weights);
+        for (var lane = 0; lane < weightOfLane.Count; lane++)
+            ((short*)WeightOfVector)[lane] = (short)weightOfLane[lane];
+        MostMeetings = problem.Levels.Sum(level => level.Options.Max(MeetingsOf));
+
+        vectorsOfOptions = Pinned.Vectors(options.Length * VectorsOfOption);
+        var next = Pinned.FirstVector(vectorsOfOptions);
         var soft = new SoftRules(ask);
-        Options =
-        [
-            .. problem.Levels.Select(level =>
-                level
-                    .Options.Select(option =>
-                    {
-                        cancellation.ThrowIfCancellationRequested();
-                        return new OptionTable(option, this, soft);
-                    })
-                    .ToArray()
-            ),
-        ];
+        Options = new OptionTable[problem.Levels.Count][];
+        firstOf = new Vector256<short>*[problem.Levels.Count];
+        for (var level = 0; level < Options.Length; level++)
+        {
+            firstOf[level] = next;
+            var its = Options[level] = new OptionTable[problem.Levels[level].Options.Count];
+            for (var option = 0; option < its.Length; option++, next += VectorsOfOption)
+            {
+                cancellation.ThrowIfCancellationRequested();
+                its[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, next);
+            }
+        }
+        DayClasses = Undominated();
+        foreach (var its in Options)
+        foreach (var option in its)
+            option.TakeDays(DayClasses);
     }
 
-    /// <summary>The week classes; lane <c>class * 7 + weekday</c>.</summary>
+    /// <summary>The week classes.</summary>
     public WeekSet[] Classes { get; }
 
     /// <summary>How many weeks each class has.</summary>
@@ -60,119 +77,210 @@ internal sealed class WeekTables
     /// <summary>Vectors for all lanes.</summary>
     public int Vectors { get; }
 
-    /// <summary>Weeks of each lane's class; 0 for lanes that only fill a vector.</summary>
-    public int[] WeightOfLane { get; }
+    /// <summary>Vectors of an option: one for its <see cref="OptionHead"/>, then its lanes.</summary>
+    public int VectorsOfOption => 1 + 4 * Vectors;
 
-    /// <summary>The same, by vector.</summary>
-    public Vector256<short>[] WeightOfVector { get; }
+    /// <summary>Weeks of each lane, by vector; 0 for lanes that only fill a vector.</summary>
+    public Vector256<short>* WeightOfVector { get; }
+
+    /// <summary>The most meetings a timetable has, counted once for each of their week classes.</summary>
+    public int MostMeetings { get; }
+
+    /// <summary>Week classes whose class days can be the most of all, as many as a word holds.</summary>
+    public int[] DayClasses { get; }
 
     /// <summary>By level and option.</summary>
     public OptionTable[][] Options { get; }
 
-    public static int Lane(int weekClass, Weekday day) => weekClass * Weekdays.PerWeek + (int)day;
+    /// <summary>The first option of a level; the others follow.</summary>
+    public Vector256<short>* FirstOf(int level) => firstOf[level];
+
+    /// <summary>A class and weekday as one number.</summary>
+    public static int DayOf(int weekClass, Weekday day) => weekClass * Weekdays.PerWeek + (int)day;
+
+    public int LaneOf(int day) => laneOf[day];
+
+    /// <summary>
+    /// A lane for each weekday and each set of classes that no meeting of the weekday tells apart; what is the same in
+    /// all of them is kept once, with the weeks of all.
+    /// </summary>
+    private (int[] LaneOf, List<int> WeightOfLane) Lanes(CourseOption[] options)
+    {
+        var lanes = new int[Classes.Length * Weekdays.PerWeek];
+        var weightOfLane = new List<int>();
+        foreach (var weekday in Weekdays.All)
+        {
+            WeekSet[] weeks =
+            [
+                .. options
+                    .SelectMany(option => option.Meetings)
+                    .Where(meeting => meeting.Day == weekday)
+                    .Select(meeting => meeting.Weeks)
+                    .Distinct(),
+            ];
+            var laneOfClass = new Dictionary<string, int>();
+            for (var weekClass = 0; weekClass < Classes.Length; weekClass++)
+            {
+                var its = Classes[weekClass];
+                var meets = string.Concat(weeks.Select(set => set.Overlaps(its) ? '1' : '0'));
+                if (!laneOfClass.TryGetValue(meets, out var lane))
+                {
+                    laneOfClass[meets] = lane = weightOfLane.Count;
+                    weightOfLane.Add(0);
+                }
+                lanes[DayOf(weekClass, weekday)] = lane;
+                weightOfLane[lane] += WeeksIn[weekClass];
+            }
+        }
+        return (lanes, weightOfLane);
+    }
+
+    private int MeetingsOf(CourseOption option) =>
+        option.Meetings.Sum(meeting => Classes.Count(weeks => weeks.Overlaps(meeting.Weeks)));
+
+    private int[] Undominated() =>
+        [
+            .. Enumerable
+                .Range(0, Classes.Length)
+                .Where(one => !Enumerable.Range(0, Classes.Length).Any(other => IsDominated(one, other)))
+                .Take(MostDayClasses),
+        ];
+
+    /// <summary>Whether one class never has a class day that the other has not; of equals, the first stands for all.</summary>
+    private bool IsDominated(int one, int other)
+    {
+        var isEqual = true;
+        foreach (var its in Options)
+        foreach (var option in its)
+        {
+            if ((option.DaysByClass[one] & ~option.DaysByClass[other]) != 0)
+                return false;
+            isEqual &= option.DaysByClass[one] == option.DaysByClass[other];
+        }
+        return !isEqual || other < one;
+    }
 }
 
-/// <summary>A meeting on one lane, as whole timetables are measured.</summary>
-internal readonly record struct DayMeeting(int Lane, int Start, int End, int Campus)
+/// <summary>What every node of a search looks at first.</summary>
+internal struct OptionHead
 {
-    /// <summary>By lane, start and end. Equal ones are of one section and keep the order they have.</summary>
-    public long Order => (long)Lane << 32 | (long)Start << 16 | (long)End;
+    /// <summary>The weekdays with a meeting, for the classes that can matter, a byte each.</summary>
+    public ulong Days;
+
+    /// <summary>How many courses it takes: none where its course is left out.</summary>
+    public int Taken;
+
+    /// <summary>How many changes it is to the timetable held on to.</summary>
+    public int Changes;
+}
+
+/// <summary>A meeting on one weekday of one week class, as whole timetables are measured.</summary>
+internal readonly record struct DayMeeting(int Day, int Start, int End, int Campus)
+{
+    /// <summary>By day, start and end. Equal ones are of one section and keep the order they have.</summary>
+    public long Order => (long)Day << 32 | (long)Start << 16 | (long)End;
 }
 
 /// <summary>What the measures need to know of one option.</summary>
-internal sealed class OptionTable
+/// <remarks>Unsafe: the vectors are those of the tables that made it.</remarks>
+internal sealed unsafe class OptionTable
 {
     /// <summary>A start later than any, for lanes without a meeting.</summary>
     public const short NoStart = short.MaxValue;
 
     private const int MostCampuses = 15;
+    private const int LanesInVector = 16;
 
-    public OptionTable(CourseOption option, WeekTables tables, SoftRules soft)
+    private readonly OptionHead* head;
+
+    /// <param name="option">The option.</param>
+    /// <param name="tables">Its week classes and lanes.</param>
+    /// <param name="soft">The soft rules.</param>
+    /// <param name="vectors">Room for its vectors, all 0.</param>
+    public OptionTable(CourseOption option, WeekTables tables, SoftRules soft, Vector256<short>* vectors)
     {
-        IsAbsent = option.IsAbsent;
-        IsChange = option.IsChange;
-        var starts = new short[tables.WeightOfLane.Length];
-        var ends = new short[starts.Length];
-        var busy = new short[starts.Length];
-        var campuses = new short[starts.Length];
-        Array.Fill(starts, NoStart);
+        head = (OptionHead*)vectors;
+        head->Taken = option.IsAbsent ? 0 : 1;
+        head->Changes = option.IsChange ? 1 : 0;
+        Lanes = vectors + 1;
+        DaysByClass = new int[tables.Classes.Length];
+        EarliestStart = NoStart;
+        for (var i = 0; i < tables.Vectors; i++)
+            Lanes[4 * i] = Vector256.Create(NoStart);
         var meetings = new List<DayMeeting>();
+        var today = new List<Meeting>();
         for (var weekClass = 0; weekClass < tables.Classes.Length; weekClass++)
+        for (var weekday = Weekday.Monday; weekday <= Weekday.Sunday; weekday++)
         {
-            var weeks = tables.Classes[weekClass];
-            foreach (var today in option.Meetings.Where(m => m.Weeks.Overlaps(weeks)).GroupBy(m => m.Day))
-            {
-                var lane = WeekTables.Lane(weekClass, today.Key);
-                var day = new DayOfOption([.. today]);
-                (starts[lane], ends[lane], busy[lane]) = ((short)day.Start, (short)day.End, (short)day.Busy);
-                foreach (var meeting in today)
-                    if (soft.CampusOf(meeting) is >= 0 and < MostCampuses and var campus)
-                        campuses[lane] |= (short)(1 << campus);
-                meetings.AddRange(
-                    today.Select(m => new DayMeeting(lane, m.Time.Start.Value, m.Time.End.Value, soft.CampusOf(m)))
-                );
-                LongestStretch = Math.Max(LongestStretch, day.LongestStretch);
-                Soft += soft.SoftMinutes(day, today.Key, weeks) * weeks.Count;
-                Away += soft.AwayMinutes(today) * weeks.Count;
-                ActiveClasses |= 1UL << weekClass;
-            }
+            today.Clear();
+            foreach (var meeting in option.Meetings)
+                if (meeting.Day == weekday && meeting.Weeks.Overlaps(tables.Classes[weekClass]))
+                    today.Add(meeting);
+            if (today.Count == 0)
+                continue;
+            var number = WeekTables.DayOf(weekClass, weekday);
+            DaysByClass[weekClass] |= 1 << (int)weekday;
+            Add(today, number, soft, tables, meetings);
         }
         // By class, day and time, since those of an option are in the order of a week.
         Meetings = [.. meetings];
-        EarliestStart = starts.Min();
-        LatestEnd = ends.Max();
-        Starts = [.. starts.Chunk(16).Select(chunk => Vector256.Create(chunk))];
-        Ends = [.. ends.Chunk(16).Select(chunk => Vector256.Create(chunk))];
-        Busy = [.. busy.Chunk(16).Select(chunk => Vector256.Create(chunk))];
-        Campuses = [.. campuses.Chunk(16).Select(chunk => Vector256.Create(chunk))];
-        BusyByLane = busy;
-        DaysByClass =
-        [
-            .. Enumerable
-                .Range(0, tables.Classes.Length)
-                .Select(c =>
-                    Enumerable.Range(0, Weekdays.PerWeek).Sum(d => busy[c * Weekdays.PerWeek + d] > 0 ? 1 << d : 0)
-                ),
-        ];
-        WeightedBusy = busy.Select((minutes, lane) => minutes * tables.WeightOfLane[lane]).Sum();
     }
 
-    public bool IsAbsent { get; }
-    public bool IsChange { get; }
+    public ref readonly OptionHead Head => ref *head;
 
-    /// <summary>First start of each lane, by vector; <see cref="NoStart"/> without a meeting.</summary>
-    public Vector256<short>[] Starts { get; }
-
-    /// <summary>Last end of each lane, by vector; 0 without a meeting.</summary>
-    public Vector256<short>[] Ends { get; }
-
-    /// <summary>Minutes with a meeting of each lane, by vector; a minute counts once.</summary>
-    public Vector256<short>[] Busy { get; }
-
-    /// <summary>The campuses of each lane, a bit each, by vector; those past the first few are left out.</summary>
-    public Vector256<short>[] Campuses { get; }
-
-    public short[] BusyByLane { get; }
+    /// <summary>
+    /// For each vector of all lanes four: first starts, <see cref="NoStart"/> without a meeting; last ends, 0 without one;
+    /// minutes with a meeting, a minute counting once; the campuses, a bit each, those past the first few left out.
+    /// </summary>
+    public Vector256<short>* Lanes { get; }
 
     /// <summary>The weekdays with a meeting, by week class, a bit each.</summary>
     public int[] DaysByClass { get; }
 
-    /// <summary>Its meetings lane by lane.</summary>
+    /// <summary>Its meetings day by day.</summary>
     public DayMeeting[] Meetings { get; }
 
-    public int EarliestStart { get; }
-    public int LatestEnd { get; }
-    public int LongestStretch { get; }
+    public int EarliestStart { get; private set; }
+    public int LatestEnd { get; private set; }
+    public int LongestStretch { get; private set; }
 
     /// <summary>Busy minutes over all weeks.</summary>
-    public int WeightedBusy { get; }
+    public int WeightedBusy { get; private set; }
 
     /// <summary>Minutes in Rather-not blocks over all weeks.</summary>
-    public int Soft { get; }
+    public int Soft { get; private set; }
 
     /// <summary>Minutes away from the preferred campus over all weeks.</summary>
-    public int Away { get; }
+    public int Away { get; private set; }
 
-    /// <summary>The week classes in which it has a meeting, a bit each.</summary>
-    public ulong ActiveClasses { get; }
+    public void TakeDays(int[] classes)
+    {
+        for (var i = 0; i < classes.Length; i++)
+            head->Days |= (ulong)DaysByClass[classes[i]] << 8 * i;
+    }
+
+    private void Add(List<Meeting> today, int number, SoftRules soft, WeekTables tables, List<DayMeeting> meetings)
+    {
+        var (weekClass, weekday) = (number / Weekdays.PerWeek, (Weekday)(number % Weekdays.PerWeek));
+        var weeks = tables.WeeksIn[weekClass];
+        var day = new DayOfOption(today);
+        var lane = tables.LaneOf(number);
+        var vectors = (short*)(Lanes + 4 * (lane / LanesInVector)) + lane % LanesInVector;
+        vectors[0] = (short)day.Start;
+        vectors[LanesInVector] = (short)day.End;
+        vectors[2 * LanesInVector] = (short)day.Busy;
+        foreach (var meeting in today)
+        {
+            var campus = soft.CampusOf(meeting);
+            if (campus is >= 0 and < MostCampuses)
+                vectors[3 * LanesInVector] |= (short)(1 << campus);
+            meetings.Add(new(number, meeting.Time.Start.Value, meeting.Time.End.Value, campus));
+        }
+        EarliestStart = Math.Min(EarliestStart, day.Start);
+        LatestEnd = Math.Max(LatestEnd, day.End);
+        LongestStretch = Math.Max(LongestStretch, day.LongestStretch);
+        WeightedBusy += day.Busy * weeks;
+        Soft += soft.SoftMinutes(day, weekday, tables.Classes[weekClass]) * weeks;
+        Away += soft.AwayMinutes(today) * weeks;
+    }
 }

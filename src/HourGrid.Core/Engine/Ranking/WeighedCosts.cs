@@ -8,6 +8,13 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </summary>
 internal sealed class WeighedCosts
 {
+    /// <summary>Enough to be exact: the product is off by less than its dividend / 2^40, and that by less than 2^24.</summary>
+    private const int ReciprocalBits = 40;
+
+    private readonly int weeks;
+    private readonly ulong reciprocal;
+
+    // By minutes a week; the others by their sum.
     private readonly int[] idle;
     private readonly int[] moves;
     private readonly int[] wanted;
@@ -18,17 +25,34 @@ internal sealed class WeighedCosts
     /// <param name="courses">Courses in play.</param>
     public WeighedCosts(Badness badness, int weeks, int courses)
     {
-        idle = BySum(sum => Badness.Idle(Mean(sum, weeks)), badness.Weights.Idle);
-        moves = BySum(sum => Badness.Moves(Mean(10 * sum, weeks)), badness.Weights.Moves);
+        this.weeks = weeks;
+        reciprocal = (1UL << ReciprocalBits) / (2 * (ulong)weeks) + 1;
+        idle = Until(Badness.Idle, badness.Weights.Idle);
+        moves = Until(sum => Badness.Moves(Mean(10 * sum)), badness.Weights.Moves);
         wanted =
         [
             .. Enumerable.Range(0, courses + 1).Select(taken => badness.Weights.Wanted * badness.Wanted(taken)),
         ];
+        var weights = badness.Weights;
+        HasRest =
+            (
+                weights.LaterStart
+                | weights.EarlierFinish
+                | weights.Stretch
+                | weights.Soft
+                | weights.Away
+                | weights.Seats
+            ) != 0;
         days = [.. Enumerable.Range(0, 8).Select(count => badness.Weights.ClassDays * Badness.ClassDays(count))];
     }
 
+    /// <summary>Whether anything matters besides days, idle time, moves, breaks and the courses taken.</summary>
+    public bool HasRest { get; }
+
+    public bool HasMoves => moves.Length > 1;
+
     /// <summary>Of idle minutes over all weeks.</summary>
-    public int Idle(int sum) => idle[Math.Clamp(sum, 0, idle.Length - 1)];
+    public int Idle(int sum) => idle[Math.Min(Mean(Math.Max(0, sum)), idle.Length - 1)];
 
     /// <summary>Of campus moves over all weeks.</summary>
     public int Moves(int sum) => moves[Math.Min(sum, moves.Length - 1)];
@@ -39,16 +63,17 @@ internal sealed class WeighedCosts
     /// <summary>Of so many class days.</summary>
     public int Days(int count) => days[count];
 
-    /// <summary>Up to the sum from which on it is as bad as can be.</summary>
-    private static int[] BySum(Func<int, int> badness, int weight)
+    /// <summary>Up to the figure from which on it is as bad as can be.</summary>
+    private static int[] Until(Func<int, int> badness, int weight)
     {
         if (weight == 0)
             return [0];
         var costs = new List<int>();
-        for (var sum = 0; costs.Count == 0 || costs[^1] < weight * Badness.Most; sum++)
-            costs.Add(weight * badness(sum));
+        for (var figure = 0; costs.Count == 0 || costs[^1] < weight * Badness.Most; figure++)
+            costs.Add(weight * badness(figure));
         return [.. costs];
     }
 
-    private static int Mean(int sum, int weeks) => (2 * sum + weeks) / (2 * weeks);
+    /// <summary>Of a week, rounded half up: a division by twice the weeks, as a product with their reciprocal.</summary>
+    private int Mean(int sum) => (int)((2 * (ulong)sum + (ulong)weeks) * reciprocal >> ReciprocalBits);
 }
