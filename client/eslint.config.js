@@ -8,7 +8,9 @@ const rooms = {
   api: ['lib'],
   ui: ['lib'],
   grid: ['lib', 'api', 'ui'],
-  workbench: ['lib', 'api', 'ui', 'grid'],
+  sketch: ['lib', 'api', 'ui', 'grid'],
+  catalogue: ['lib', 'api', 'ui', 'grid', 'sketch'],
+  workbench: ['lib', 'api', 'ui', 'grid', 'sketch'],
 };
 
 const arrows = Object.entries(rooms).map(([room, below]) => ({

@@ -12,6 +12,12 @@ export type Walked = Schema['WalkedRecord'];
 export type Course = Schema['CourseRecord'];
 export type Section = Schema['SectionRecord'];
 export type CourseBrief = Schema['CourseBriefRecord'];
+export type Found = Schema['FoundRecord'];
+export type SearchAnswer = Schema['SearchRecord'];
+export type Loosening = Schema['LooseningRecord'];
+export type Facets = Schema['FacetsRecord'];
+export type Fit = Schema['FitRecord'];
+export type Numbers = Schema['NumbersRecord'];
 export type Term = Schema['TermRecord'];
 
 /** What the server or the way to it said no to, in a sentence. */

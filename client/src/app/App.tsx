@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, Outlet, Route, Routes } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
+import { Catalogue } from '@/catalogue/Catalogue';
 import { Failure, Loading } from '@/ui/States';
 import { Workbench } from '@/workbench/Workbench';
 import { TopBar } from './TopBar';
@@ -9,6 +10,7 @@ export function App() {
   return (
     <Routes>
       <Route element={<Shell />}>
+        <Route path=":term/catalogue" element={<Catalogue />} />
         <Route path=":term/workbench" element={<Workbench />} />
         <Route path="*" element={<LatestTerm />} />
       </Route>

@@ -1,15 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
-import { NavLink, useNavigate, useParams } from 'react-router';
+import { NavLink, useLocation, useNavigate, useParams } from 'react-router';
 import { termsQuery } from '@/api/queries';
 import { Menu, MenuChoice } from '@/ui/Menu';
 
 /** The places, in the order in which a student goes through them. */
-const places = [{ path: 'workbench', name: 'Workbench' }];
+const places = [
+  { path: 'catalogue', name: 'Catalogue' },
+  { path: 'workbench', name: 'Workbench' },
+];
 
 export function TopBar() {
   const { term = '' } = useParams();
   const navigate = useNavigate();
+  const place = useLocation().pathname.split('/')[2] ?? 'workbench';
   const { data } = useQuery(termsQuery);
   const current = data?.terms.find((one) => one.id === term);
   return (
@@ -45,7 +49,7 @@ export function TopBar() {
             <MenuChoice
               value={term}
               choices={data.terms.map((one) => ({ value: one.id, label: one.name }))}
-              onChoose={(chosen) => void navigate(`/${chosen}/workbench`)}
+              onChoose={(chosen) => void navigate(`/${chosen}/${place}`)}
             />
           </Menu>
         </div>

@@ -5,10 +5,10 @@ import type { Colour } from '@/grid/classes';
 import { Button } from '@/ui/Button';
 import { AddCourse } from './AddCourse';
 import { BlockList } from './BlockList';
-import { addCourse, removeCourse, setBlocks, setRole } from './edits';
-import type { Sections } from './useSections';
-import type { useSketchEdits } from './useSketchEdits';
-import type { Walk } from './useWalk';
+import { addCourse, removeCourse, setBlocks, setRole } from '@/sketch/edits';
+import type { Sections } from '@/sketch/useSections';
+import type { useSketchEdits } from '@/sketch/useSketchEdits';
+import type { Walk } from '@/sketch/useWalk';
 import { WantedList } from './WantedList';
 
 type Props = {
@@ -58,7 +58,7 @@ export function Asking(props: Props) {
         inputRef={inputRef}
       />
       <WantedList
-        wanted={ask.wanted}
+        ask={ask}
         answer={walk.answer}
         sections={sections}
         colours={colours}

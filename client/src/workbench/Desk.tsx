@@ -10,14 +10,14 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Asking } from './Asking';
 import { BlockForm } from './BlockForm';
-import { setBlocks } from './edits';
+import { setBlocks } from '@/sketch/edits';
 import { KeysHelp } from './KeysHelp';
 import { Possible } from './Possible';
-import { useCourseColours } from './useCourseColours';
-import { useSections } from './useSections';
+import { useCourseColours } from '@/sketch/useCourseColours';
+import { useSections } from '@/sketch/useSections';
 import { useShortcuts } from './useShortcuts';
-import { useSketchEdits } from './useSketchEdits';
-import { useWalk } from './useWalk';
+import { useSketchEdits } from '@/sketch/useSketchEdits';
+import { useWalk } from '@/sketch/useWalk';
 
 type Props = { term: Term; sketch: Sketch };
 

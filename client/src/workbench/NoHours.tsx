@@ -1,5 +1,5 @@
 import { colourOf, type PlacedSection, markOf, sayComponent } from '@/grid/classes';
-import { sayCredits } from './credits';
+import { sayCredits } from '@/sketch/credits';
 
 /** The sections of the timetable in view that meet at no set hours. */
 export function NoHours({ sections }: { sections: readonly PlacedSection[] }) {

@@ -8,14 +8,14 @@ import { countOf, sayCount } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
-import { setRole } from './edits';
+import { setRole } from '@/sketch/edits';
 import { Facts } from './Facts';
 import { NoHours } from './NoHours';
 import { NoneFound } from './NoneFound';
 import { Reel } from './Reel';
-import { placed, type Sections } from './useSections';
-import type { useSketchEdits } from './useSketchEdits';
-import type { Walk } from './useWalk';
+import { placed, type Sections } from '@/sketch/useSections';
+import type { useSketchEdits } from '@/sketch/useSketchEdits';
+import type { Walk } from '@/sketch/useWalk';
 
 type Props = {
   term: Term;

@@ -9,7 +9,7 @@ import { WeekPicture } from '@/grid/WeekPicture';
 import { countOf, sayCount } from '@/lib/count';
 import { minuteOf, sayHours, sayLength } from '@/lib/time';
 import { windowAround } from './reelWindow';
-import { placed, type Sections } from './useSections';
+import { placed, type Sections } from '@/sketch/useSections';
 
 const cardWidth = 166;
 type Props = {

@@ -1,18 +1,15 @@
 import { ChevronDown } from 'lucide-react';
-import type { Answer, WantedCourse } from '@/api/client';
+import type { Answer, Ask } from '@/api/client';
 import { type Colour, colourOf, markOf } from '@/grid/classes';
 import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
-import { sayCredits } from './credits';
-import type { Role } from './edits';
-import type { Sections } from './useSections';
-
-const roles: { value: Role; label: string }[] = [
-  { value: 'must', label: 'Must' },
-  { value: 'setAside', label: 'Set aside' },
-];
+import { sayCredits } from '@/sketch/credits';
+import { isRole, type Role, roles, sayRole } from '@/sketch/edits';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import { sayLimits } from '@/sketch/limits';
+import type { Sections } from '@/sketch/useSections';
 
 type Props = {
-  wanted: readonly WantedCourse[];
+  ask: Ask;
   answer: Answer | null;
   sections: Sections;
   colours: Map<string, Colour>;
@@ -20,10 +17,11 @@ type Props = {
   onRemove: (course: string) => void;
 };
 
-export function WantedList({ wanted, answer, sections, colours, onRole, onRemove }: Props) {
+export function WantedList({ ask, answer, sections, colours, onRole, onRemove }: Props) {
+  const campusName = useCampusNames();
   return (
     <ul aria-label="Wanted courses">
-      {wanted.map((one) => {
+      {ask.wanted.map((one) => {
         const course = sections.courses.get(one.course);
         const inPlay = answer?.courses.find((other) => other.course === one.course);
         const aside = one.role === 'setAside';
@@ -56,7 +54,9 @@ export function WantedList({ wanted, answer, sections, colours, onRole, onRemove
                   <MenuChoice
                     value={one.role}
                     choices={roles}
-                    onChoose={(role) => onRole(one.course, role === 'must' ? 'must' : 'setAside')}
+                    onChoose={(role) => {
+                      if (isRole(role)) onRole(one.course, role);
+                    }}
                   />
                   <MenuLine />
                   <MenuItem onSelect={() => onRemove(one.course)}>Remove from sketch</MenuItem>
@@ -70,16 +70,17 @@ export function WantedList({ wanted, answer, sections, colours, onRole, onRemove
                 </span>
                 <span>{course && sayCredits(course.minCredits, course.maxCredits)}</span>
               </div>
+              {sayLimits(ask, one, course, campusName).map((limit) => (
+                <div key={limit} className="text-12 text-mute">
+                  {limit}
+                </div>
+              ))}
             </div>
           </li>
         );
       })}
     </ul>
   );
-}
-
-function sayRole(role: string): string {
-  return roles.find((one) => one.value === role)?.label ?? role;
 }
 
 function sayInPlay(inPlay: number, all: number, aside: boolean): string {

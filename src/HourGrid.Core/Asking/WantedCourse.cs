@@ -38,6 +38,9 @@ public sealed record WantedCourse
 
     /// <summary>Campuses allowed; empty allows all.</summary>
     public IReadOnlyList<CampusId> Campuses { get; init; } = [];
+
+    /// <summary>Which of its sections may be taken, by their seats; null for what the ask says of all.</summary>
+    public SeatsRule? Seats { get; init; }
 }
 
 /// <summary>Take some of these courses. Their own roles are ignored.</summary>

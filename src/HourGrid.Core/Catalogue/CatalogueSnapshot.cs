@@ -65,9 +65,20 @@ public sealed class CatalogueSnapshot
 }
 
 /// <summary>A course as a term offers it.</summary>
-/// <param name="Course">The course.</param>
-/// <param name="Sections">Its sections in the term, cancelled ones among them.</param>
-public sealed record OfferedCourse(Course Course, IReadOnlyList<OfferedSection> Sections);
+/// <param name="course">The course.</param>
+/// <param name="sections">Its sections in the term, cancelled ones among them.</param>
+public sealed class OfferedCourse(Course course, IReadOnlyList<OfferedSection> sections)
+{
+    /// <summary>The course.</summary>
+    public Course Course => course;
+
+    /// <summary>Its sections in the term, cancelled ones among them.</summary>
+    public IReadOnlyList<OfferedSection> Sections => sections;
+
+    /// <summary>Its sections in the term that take place.</summary>
+    public IEnumerable<OfferedSection> SectionsHeld =>
+        Sections.Where(section => section.Section.Status != SectionStatus.Cancelled);
+}
 
 /// <summary>A section with what the term makes of it: its meetings week by week and the seats that are left.</summary>
 public sealed class OfferedSection

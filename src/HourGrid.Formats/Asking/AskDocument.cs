@@ -30,7 +30,8 @@ public sealed record AskDocument(
         IReadOnlyList<string> RuleOut,
         IReadOnlyList<string> Instructors,
         IReadOnlyList<string> Modes,
-        IReadOnlyList<string> Campuses
+        IReadOnlyList<string> Campuses,
+        string? Seats
     );
 
     public sealed record EitherOrDocument(IReadOnlyList<string> Courses, TakeDocument Take);
@@ -86,7 +87,8 @@ public sealed record AskDocument(
                     Numbers(wanted.RuleOut),
                     wanted.Instructors,
                     [.. wanted.Modes.Select(Words.Modes.Write)],
-                    [.. wanted.Campuses.Select(campus => campus.Value)]
+                    [.. wanted.Campuses.Select(campus => campus.Value)],
+                    wanted.Seats is { } seats ? Words.SeatsRules.Write(seats) : null
                 )),
             ],
             [

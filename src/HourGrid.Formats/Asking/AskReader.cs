@@ -52,7 +52,7 @@ internal static class AskReader
 
     private static WantedCourse? Wanted(JsonPlace place)
     {
-        var wanted = place.Object("course", "role", "keep", "ruleOut", "instructors", "modes", "campuses");
+        var wanted = place.Object("course", "role", "keep", "ruleOut", "instructors", "modes", "campuses", "seats");
         return new()
         {
             Course = SharedValues.Course(wanted["course"]),
@@ -62,6 +62,7 @@ internal static class AskReader
             Instructors = wanted["instructors"].List(name => name.FilledText(), MostListed),
             Modes = wanted["modes"].Values(mode => mode.Word(Words.Modes), MostListed),
             Campuses = Campuses(wanted["campuses"]),
+            Seats = wanted.Or("seats", null, word => word.Word(Words.SeatsRules)),
         };
     }
 

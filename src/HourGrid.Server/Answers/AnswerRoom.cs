@@ -24,7 +24,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 
     /// <exception cref="AskRefusedException">The ask names what is not there.</exception>
     /// <exception cref="AskTooLargeException">It has too many courses in play.</exception>
-    public void Check(Ask ask) => Problem.Check(SnapshotOf(ask), ask);
+    public void Check(Ask ask) => Problem.Check(catalogue.SnapshotOf(ask), ask);
 
     public AnswerRecord Answer(Ask ask, IReadOnlyList<RegistrationNumber> held, CancellationToken cancellation)
     {
@@ -76,20 +76,16 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         var key = (catalogue.Version, Convert.ToBase64String(AskJson.Write(ask)));
         if (walks.TryGetValue<TimetableWalk>(key, out var known))
             return known!;
-        var walk = new TimetableWalk(Problem.Compile(SnapshotOf(ask), ask, cancellation), cancellation);
+        var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask), ask, cancellation), cancellation);
         return walks.Set(key, walk, new MemoryCacheEntryOptions { Size = walk.Size });
     }
-
-    private CatalogueSnapshot SnapshotOf(Ask ask) =>
-        catalogue.Find(ask.Term)
-        ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
 
     private static CourseInPlayRecord InPlay(Problem problem, WantedCourse wanted)
     {
         var offered = problem.Snapshot.Find(wanted.Course)!;
         return new(
             wanted.Course.Value,
-            offered.Sections.Count(section => section.Section.Status != SectionStatus.Cancelled),
+            offered.SectionsHeld.Count(),
             problem.Courses.FirstOrDefault(course => course.Wanted.Course == wanted.Course)?.SectionsInPlay ?? 0
         );
     }

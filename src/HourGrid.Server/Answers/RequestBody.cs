@@ -18,22 +18,34 @@ internal static class RequestBody
         AskJson.Read(Field(body, "ask", field => (JsonElement?)field, "an ask"), "ask").Value;
 
     /// <summary>The sections held; none when the field is absent.</summary>
-    public static IReadOnlyList<RegistrationNumber> Held(JsonElement body)
-    {
-        if (body.ValueKind != JsonValueKind.Object || !body.TryGetProperty("held", out _))
-            return [];
-        return Field(
+    public static IReadOnlyList<RegistrationNumber> Held(JsonElement body) =>
+        body.ValueKind == JsonValueKind.Object && body.TryGetProperty("held", out _)
+            ? [.. Texts(body, "held", MostHeld).Select(number => new RegistrationNumber(number))]
+            : [];
+
+    public static IReadOnlyList<string> Texts(JsonElement body, string name, int most) =>
+        Field(
             body,
-            "held",
+            name,
             field =>
                 field.ValueKind == JsonValueKind.Array
-                && field.GetArrayLength() <= MostHeld
+                && field.GetArrayLength() <= most
                 && field.EnumerateArray().All(item => item.ValueKind == JsonValueKind.String)
-                    ? field.EnumerateArray().Select(item => new RegistrationNumber(item.GetString()!)).ToArray()
+                    ? field.EnumerateArray().Select(item => item.GetString()!).ToArray()
                     : null,
-            $"a list of registration numbers, {MostHeld} at most"
+            $"a list of texts, {most} at most"
         );
-    }
+
+    public static string Text(JsonElement body, string name, int longest) =>
+        Field(
+            body,
+            name,
+            field =>
+                field.ValueKind == JsonValueKind.String && field.GetString() is { } text && text.Length <= longest
+                    ? text
+                    : null,
+            $"text of {longest} characters at most"
+        );
 
     public static long Version(JsonElement body) =>
         Field(

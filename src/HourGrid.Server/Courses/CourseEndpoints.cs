@@ -23,16 +23,16 @@ internal static class CourseEndpoints
         CurrentCatalogue catalogue
     )
     {
-        if (catalogue.Find(new TermId(term)) is not { } snapshot)
+        if (catalogue.IndexOf(new TermId(term)) is not { } index)
             return NoSuchTerm(term);
         if (query is { Length: > LongestQuery })
             return TypedResults.Problem(
                 statusCode: StatusCodes.Status400BadRequest,
                 detail: $"query: found {query.Length} characters; expected {LongestQuery} at most."
             );
-        var found = CourseSearch.Find(snapshot, query ?? "").ToArray();
+        var found = string.IsNullOrWhiteSpace(query) ? [] : index.Find(query);
         return TypedResults.Ok(
-            new SuggestionsRecord([.. found.Take(MostSuggestions).Select(CourseBriefRecord.Of)], found.Length)
+            new SuggestionsRecord([.. found.Take(MostSuggestions).Select(CourseBriefRecord.Of)], found.Count)
         );
     }
 
@@ -52,7 +52,7 @@ internal static class CourseEndpoints
             );
     }
 
-    private static ProblemHttpResult NoSuchTerm(string term) =>
+    public static ProblemHttpResult NoSuchTerm(string term) =>
         TypedResults.Problem(
             statusCode: StatusCodes.Status404NotFound,
             detail: $"There is no term {term} in the catalogue."

@@ -217,8 +217,14 @@ internal static class DrawnWorld
             Sometimes([.. course.Sections.Select(section => section.Number)]),
             Sometimes(Instructors),
             Sometimes(DeliveryMode.InPerson, DeliveryMode.Hybrid),
-            Sometimes(CampusIds),
-            (role, keep, ruleOut, instructors, modes, campuses) =>
+            Gen.Select(
+                Sometimes(CampusIds),
+                Gen.Frequency(
+                    (24, Gen.Const((SeatsRule?)null)),
+                    (1, Gen.OneOf<SeatsRule?>(SeatsRule.Open, SeatsRule.Waitlist, SeatsRule.Any))
+                )
+            ),
+            (role, keep, ruleOut, instructors, modes, limits) =>
                 new WantedCourse
                 {
                     Course = course.Id,
@@ -227,7 +233,8 @@ internal static class DrawnWorld
                     RuleOut = ruleOut,
                     Instructors = instructors,
                     Modes = modes,
-                    Campuses = campuses,
+                    Campuses = limits.Item1,
+                    Seats = limits.Item2,
                 }
         );
 

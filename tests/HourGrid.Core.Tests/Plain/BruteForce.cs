@@ -116,7 +116,8 @@ internal static class BruteForce
             (section.Status == SectionStatus.Open && enrolled < section.Seats.Capacity)
             || ask.Registered.Contains(section.Number);
         var place = section.Seats.Waitlisted < section.Seats.WaitlistCapacity;
-        if (!(ask.Seats == SeatsRule.Any || seat || (ask.Seats == SeatsRule.Waitlist && place)))
+        var rule = wanted.Seats ?? ask.Seats;
+        if (!(rule == SeatsRule.Any || seat || (rule == SeatsRule.Waitlist && place)))
             return false;
         foreach (var modes in new[] { ask.Modes, wanted.Modes })
             if (modes.Count > 0 && !modes.Contains(section.Mode))

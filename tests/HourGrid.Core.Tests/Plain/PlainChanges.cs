@@ -24,6 +24,8 @@ internal static class PlainChanges
                 paths.Add($"wanted[{i}].modes");
             if (wanted.Campuses.Count > 0)
                 paths.Add($"wanted[{i}].campuses");
+            if (wanted.Seats is SeatsRule.Open or SeatsRule.Waitlist)
+                paths.Add($"wanted[{i}].seats");
         }
         paths.AddRange(ask.EitherOr.Select((_, i) => $"eitherOr[{i}]"));
         if (ask.Credits.Min is not null || ask.Credits.Max is not null)
@@ -97,6 +99,7 @@ internal static class PlainChanges
                             Instructors = gone.Contains($"wanted[{i}].instructors") ? [] : wanted.Instructors,
                             Modes = gone.Contains($"wanted[{i}].modes") ? [] : wanted.Modes,
                             Campuses = gone.Contains($"wanted[{i}].campuses") ? [] : wanted.Campuses,
+                            Seats = gone.Contains($"wanted[{i}].seats") ? SeatsRule.Any : wanted.Seats,
                         }
                 ),
             ],

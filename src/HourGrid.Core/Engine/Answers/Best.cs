@@ -79,12 +79,7 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
 {
     private readonly Dictionary<OfferedCourse, int> placeOf = problem
         .Courses.Index()
-        .ToDictionary(
-            course => course.Item.Offered,
-            course => course.Index,
-            // Its fields are many, and there is one of each.
-            (IEqualityComparer<OfferedCourse>)ReferenceEqualityComparer.Instance
-        );
+        .ToDictionary(course => course.Item.Offered, course => course.Index);
     private readonly RankedMeasures? measures = ranked is null ? null : new(ranked);
 
     public Ranked[] Best => best;

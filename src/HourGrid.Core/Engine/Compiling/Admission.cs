@@ -71,14 +71,15 @@ internal sealed class Admission
             WishKind.CourseCampuses when wish.Index == course => offered => CampusesAllow(wanted.Campuses, offered),
             WishKind.Modes => offered => ask.Modes.Contains(offered.Section.Mode),
             WishKind.Campuses => offered => CampusesAllow(ask.Campus.Allowed, offered),
-            WishKind.Seats => SeatsAllow,
+            WishKind.CourseSeats when wish.Index == course => offered => SeatsAllow(wanted.Seats!.Value, offered),
+            WishKind.Seats when wanted.Seats is null => offered => SeatsAllow(ask.Seats, offered),
             _ => null,
         };
 
-    private bool SeatsAllow(OfferedSection offered) =>
+    private bool SeatsAllow(SeatsRule rule, OfferedSection offered) =>
         offered.FreeSeats > 0
         || registered.Contains(offered.Number)
-        || (ask.Seats == SeatsRule.Waitlist && offered.FreeWaitlistPlaces > 0);
+        || (rule == SeatsRule.Waitlist && offered.FreeWaitlistPlaces > 0);
 
     private static bool CampusesAllow(IReadOnlyList<CampusId> allowed, OfferedSection offered) =>
         IsAllowed(allowed, offered.Section.Campus)

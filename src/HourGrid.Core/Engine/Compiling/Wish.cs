@@ -21,6 +21,9 @@ public enum WishKind
     /// <summary>The campuses allowed for a course.</summary>
     CourseCampuses,
 
+    /// <summary>The seats rule of a course.</summary>
+    CourseSeats,
+
     /// <summary>A choice among courses.</summary>
     EitherOr,
 

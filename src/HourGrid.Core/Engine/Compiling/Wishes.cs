@@ -62,6 +62,14 @@ public static class Wishes
             ),
             WishKind.CourseModes => WithWanted(ask, wish.Index, ask.Wanted[wish.Index] with { Modes = [] }),
             WishKind.CourseCampuses => WithWanted(ask, wish.Index, ask.Wanted[wish.Index] with { Campuses = [] }),
+            WishKind.CourseSeats => WithWanted(
+                ask,
+                wish.Index,
+                ask.Wanted[wish.Index] with
+                {
+                    Seats = SeatsRule.Any,
+                }
+            ),
             WishKind.EitherOr => ask with { EitherOr = WithoutAt(ask.EitherOr, wish.Index) },
             WishKind.Credits => ask with { Credits = default },
             WishKind.TimeBlock => ask with { TimeBlocks = WithoutAt(ask.TimeBlocks, wish.Index) },
@@ -104,6 +112,7 @@ public static class Wishes
         Add(wanted.Instructors.Count, WishKind.CourseInstructors, "instructors");
         Add(wanted.Modes.Count, WishKind.CourseModes, "modes");
         Add(wanted.Campuses.Count, WishKind.CourseCampuses, "campuses");
+        Add(wanted.Seats is not (null or SeatsRule.Any) ? 1 : 0, WishKind.CourseSeats, "seats");
 
         void Add(int count, WishKind kind, string field)
         {

@@ -1,0 +1,117 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import type { Facets, Sketch, Term } from '@/api/client';
+import { isTexts, recall } from '@/lib/browserStore';
+import { useIsNarrow } from '@/lib/useIsNarrow';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import { useSketchEdits } from '@/sketch/useSketchEdits';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { CoursePanel } from './CoursePanel';
+import { Hidden } from './Hidden';
+import type { Names } from './narrowing';
+import { NarrowSentence } from './NarrowSentence';
+import { Offers } from './Offers';
+import { PasteNumbers } from './PasteNumbers';
+import { ResultList } from './ResultList';
+import { SketchNotice } from './SketchNotice';
+import { useFinderKeys } from './useFinderKeys';
+import { useFound } from './useFound';
+import { useSearchState } from './useSearchState';
+
+type Props = { term: Term; sketch: Sketch; facets: Facets };
+
+/** The box, the narrowing in words, what is found, and the course that is open. */
+export function Finder({ term, sketch, facets }: Props) {
+  const state = useSearchState();
+  const box = useRef<HTMLInputElement>(null);
+  const [pasting, setPasting] = useState(false);
+  const isNarrow = useIsNarrow();
+  const campus = useCampusNames();
+  const names = useMemo<Names>(
+    () => ({
+      campus,
+      part: (id) => (id === 'whole' ? 'the whole term' : (term.parts.find((part) => part.id === id)?.name ?? id)),
+    }),
+    [campus, term],
+  );
+  // The timetable last seen on the Workbench: what is shown there stays near to it.
+  const held = useCallback(() => recall(`place.${sketch.id}`, isTexts) ?? [], [sketch.id]);
+  const edits = useSketchEdits(term.id, held);
+  const found = useFound(term.id, sketch.ask, state);
+  useFinderKeys({ box, undo: edits.undo, redo: edits.redo });
+
+  const panel = state.course && (
+    <CoursePanel
+      key={state.course}
+      term={term}
+      id={state.course}
+      ask={sketch.ask}
+      change={edits.change}
+      held={held}
+    />
+  );
+
+  return (
+    <main className="flex min-h-0 flex-1 flex-col bg-paper">
+      <div className="border-b border-rule bg-sheet px-4 pt-3 pb-2">
+        <div className="flex gap-2">
+          <input
+            ref={box}
+            type="search"
+            value={state.words}
+            onChange={(event) => state.setWords(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key !== 'ArrowDown' && event.key !== 'Enter') return;
+              event.preventDefault();
+              document.querySelector<HTMLElement>('[data-result]')?.focus();
+            }}
+            maxLength={200}
+            autoComplete="off"
+            spellCheck={false}
+            aria-label="Find courses"
+            placeholder="Find a course: code, title, instructor, what it counts as, registration number"
+            className="min-w-0 flex-1 rounded-[4px] border border-rule bg-sheet px-3 py-1.5 text-16 placeholder:text-mute focus:border-plum max-md:text-14"
+          />
+          <Button onClick={() => setPasting(true)} className="shrink-0">
+            Paste numbers
+          </Button>
+        </div>
+        <Offers state={state} offers={found.offers} />
+        <div className="mt-2 flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+          <NarrowSentence state={state} facets={facets} term={term} names={names} />
+          <Hidden state={state} found={found} names={names} notOffered={facets.notOffered} />
+        </div>
+      </div>
+      <SketchNotice edits={edits} sketch={sketch} />
+      <div className="flex min-h-0 flex-1">
+        <ResultList state={state} found={found} ask={sketch.ask} names={names} />
+        {!isNarrow && panel && (
+          <aside
+            aria-label="Course"
+            className="w-[min(472px,45%)] shrink-0 overflow-y-auto border-l border-rule bg-sheet px-4 py-3"
+          >
+            {panel}
+          </aside>
+        )}
+      </div>
+      {isNarrow && (
+        <Dialog
+          sheet
+          open={state.course !== null}
+          onOpenChange={(open) => !open && state.open(null)}
+          title={state.course ?? ''}
+        >
+          {panel}
+        </Dialog>
+      )}
+      {pasting && (
+        <PasteNumbers
+          term={term}
+          ask={sketch.ask}
+          change={edits.change}
+          onClose={() => setPasting(false)}
+        />
+      )}
+    </main>
+  );
+}

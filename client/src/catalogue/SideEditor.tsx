@@ -1,0 +1,108 @@
+import type { Facets, Term } from '@/api/client';
+import { type Day, days, daysOf, fullDay, shortDay } from '@/lib/days';
+import { sayMode } from '@/lib/modes';
+import { CreditsEditor } from './CreditsEditor';
+import { HoursEditor } from './HoursEditor';
+import type { Names, Side } from './narrowing';
+import { ValueList } from './ValueList';
+
+type Props = {
+  side: Side;
+  values: readonly string[];
+  facets: Facets;
+  term: Term;
+  names: Names;
+  onChange: (values: readonly string[]) => void;
+};
+
+const seatsChoices = [
+  { value: '', label: 'Full or not' },
+  { value: 'waitlist', label: 'With a seat or a waitlist place' },
+  { value: 'open', label: 'With a free seat' },
+];
+
+/** What one phrase of the sentence opens. */
+export function SideEditor({ side, values, facets, term, names, onChange }: Props) {
+  const list = (all: readonly string[], say: (value: string) => string = (value) => value) => (
+    <ValueList all={all} say={say} chosen={values} onChange={onChange} />
+  );
+  switch (side) {
+    case 'subject':
+      return list(facets.subjects);
+    case 'attribute':
+      return list(facets.attributes);
+    case 'level':
+      return list(facets.levels);
+    case 'component':
+      return list(facets.components);
+    case 'instructor':
+      return list(facets.instructors);
+    case 'campus':
+      return list(facets.campuses, names.campus);
+    case 'mode':
+      return list(facets.modes, sayMode);
+    case 'part':
+      return list(['whole', ...term.parts.map((part) => part.id)], names.part);
+    case 'day':
+      return <DaysEditor chosen={daysOf(values)} onChange={onChange} />;
+    case 'hours':
+      return <HoursEditor value={values[0] ?? null} onChange={(next) => onChange(next ? [next] : [])} />;
+    case 'credits':
+      return (
+        <CreditsEditor
+          value={values[0] ?? null}
+          most={facets.mostCredits}
+          onChange={(next) => onChange(next ? [next] : [])}
+        />
+      );
+    case 'seats':
+      return (
+        <fieldset>
+          <legend className="mb-1.5 text-12 text-mute">Sections</legend>
+          {seatsChoices.map((choice) => (
+            <label key={choice.value} className="flex items-center gap-2 py-1">
+              <input
+                type="radio"
+                name="seats"
+                checked={(values[0] ?? '') === choice.value}
+                onChange={() => onChange(choice.value === '' ? [] : [choice.value])}
+              />
+              {choice.label}
+            </label>
+          ))}
+        </fieldset>
+      );
+  }
+}
+
+function DaysEditor({ chosen, onChange }: { chosen: Day[]; onChange: (days: Day[]) => void }) {
+  return (
+    <fieldset>
+      <legend className="mb-1.5 text-12 text-mute">Sections that meet on no other days</legend>
+      <div className="flex gap-1">
+        {days.map((day) => {
+          const isOn = chosen.includes(day);
+          return (
+            <button
+              key={day}
+              type="button"
+              aria-pressed={isOn}
+              aria-label={fullDay(day)}
+              onClick={() => onChange(daysOf(isOn ? chosen.filter((one) => one !== day) : [...chosen, day]))}
+              className={`flex-1 rounded-[3px] border py-1 text-12 font-strong ${
+                isOn ? 'border-plum bg-plum text-on-plum' : 'border-rule hover:border-ink'
+              }`}
+            >
+              {shortDay(day).slice(0, 2)}
+            </button>
+          );
+        })}
+      </div>
+      {chosen.length > 0 && (
+        <button type="button" className="mt-2 text-12 font-strong text-plum" onClick={() => onChange([])}>
+          Any day
+        </button>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,134 @@
+import type { Ask, TimeBlock, WantedCourse } from '@/api/client';
+
+// Changes to an ask, each giving a new one.
+
+export type Role = 'must' | 'ifItFits' | 'setAside';
+
+export const roles: { value: Role; label: string }[] = [
+  { value: 'must', label: 'Must' },
+  { value: 'ifItFits', label: 'If it fits' },
+  { value: 'setAside', label: 'Set aside' },
+];
+
+export function isRole(text: string): text is Role {
+  return roles.some((role) => role.value === text);
+}
+
+export function sayRole(role: string): string {
+  return roles.find((one) => one.value === role)?.label ?? role;
+}
+
+export function wantedOf(ask: Ask, course: string): WantedCourse | undefined {
+  return ask.wanted.find((wanted) => wanted.course === course);
+}
+
+function plain(course: string, role: Role): WantedCourse {
+  return {
+    course,
+    role,
+    keep: [],
+    ruleOut: [],
+    instructors: [],
+    modes: [],
+    campuses: [],
+    seats: null,
+  };
+}
+
+/** Wants a course in a role; one that is wanted already takes the role. */
+export function addCourse(ask: Ask, course: string, role: Role = 'must'): Ask {
+  return wantedOf(ask, course)
+    ? changeCourse(ask, course, (wanted) => ({ ...wanted, role }))
+    : { ...ask, wanted: [...ask.wanted, plain(course, role)] };
+}
+
+export function removeCourse(ask: Ask, course: string): Ask {
+  return {
+    ...ask,
+    wanted: ask.wanted.filter((wanted) => wanted.course !== course),
+    eitherOr: ask.eitherOr.flatMap((choice) => withoutCourse(choice, course)),
+  };
+}
+
+type EitherOr = Ask['eitherOr'][number];
+
+/** A choice among one course is none: the course has its own role again. */
+function withoutCourse(choice: EitherOr, course: string): EitherOr[] {
+  const courses = choice.courses.filter((other) => other !== course);
+  if (courses.length < 2) return [];
+  const most = courses.length;
+  return [
+    { courses, take: { min: Math.min(choice.take.min, most), max: Math.min(choice.take.max, most) } },
+  ];
+}
+
+export function setRole(ask: Ask, course: string, role: Role): Ask {
+  return changeCourse(ask, course, (wanted) => ({ ...wanted, role }));
+}
+
+function changeCourse(ask: Ask, course: string, change: (wanted: WantedCourse) => WantedCourse): Ask {
+  return {
+    ...ask,
+    wanted: ask.wanted.map((wanted) => (wanted.course === course ? change(wanted) : wanted)),
+  };
+}
+
+/** What is said of one section: keep it, rule it out, or nothing. A course that is not wanted yet becomes a must. */
+export function markSection(
+  ask: Ask,
+  course: string,
+  number: string,
+  mark: 'keep' | 'ruleOut' | null,
+): Ask {
+  const wanting = wantedOf(ask, course) ? ask : addCourse(ask, course);
+  return changeCourse(wanting, course, (wanted) => ({
+    ...wanted,
+    keep: [...wanted.keep.filter((one) => one !== number), ...(mark === 'keep' ? [number] : [])],
+    ruleOut: [...wanted.ruleOut.filter((one) => one !== number), ...(mark === 'ruleOut' ? [number] : [])],
+  }));
+}
+
+/** Sections that must be the ones taken, with their courses as musts. */
+export function keepSections(ask: Ask, sections: readonly { course: string; number: string }[]): Ask {
+  return sections.reduce(
+    (now, { course, number }) => markSection(addCourse(now, course), course, number, 'keep'),
+    ask,
+  );
+}
+
+export type CourseLimits = Partial<Pick<WantedCourse, 'instructors' | 'modes' | 'campuses' | 'seats'>>;
+
+/** Limits that hold for one course alone. */
+export function limitCourse(ask: Ask, course: string, limits: CourseLimits): Ask {
+  const wanting = wantedOf(ask, course) ? ask : addCourse(ask, course);
+  return changeCourse(wanting, course, (wanted) => ({ ...wanted, ...limits }));
+}
+
+/** The choice a course is in. */
+export function eitherOrOf(ask: Ask, course: string): EitherOr | undefined {
+  return ask.eitherOr.find((choice) => choice.courses.includes(course));
+}
+
+/** One of two: a course and another one that is wanted, or one of those the other one already stands among. */
+export function chooseBetween(ask: Ask, course: string, other: string): Ask {
+  const wanting = wantedOf(ask, course) ? ask : addCourse(ask, course);
+  const apart = { ...wanting, eitherOr: wanting.eitherOr.flatMap((choice) => withoutCourse(choice, course)) };
+  const joined = eitherOrOf(apart, other);
+  return {
+    ...apart,
+    eitherOr: joined
+      ? apart.eitherOr.map((choice) =>
+          choice === joined ? { ...choice, courses: [...choice.courses, course] } : choice,
+        )
+      : [...apart.eitherOr, { courses: [other, course], take: { min: 1, max: 1 } }],
+  };
+}
+
+/** The course out of its choice; it has its own role again. */
+export function leaveEitherOr(ask: Ask, course: string): Ask {
+  return { ...ask, eitherOr: ask.eitherOr.flatMap((choice) => withoutCourse(choice, course)) };
+}
+
+export function setBlocks(ask: Ask, timeBlocks: readonly TimeBlock[]): Ask {
+  return { ...ask, timeBlocks: [...timeBlocks] };
+}

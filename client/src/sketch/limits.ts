@@ -1,0 +1,38 @@
+import type { Ask, Course, WantedCourse } from '@/api/client';
+import { sayMode } from '@/lib/modes';
+import { eitherOrOf } from './edits';
+
+/** What a sketch asks of one course beyond taking it, a short line each. */
+export function sayLimits(ask: Ask, wanted: WantedCourse, course: Course | undefined, campusName: (id: string) => string): string[] {
+  const label = (number: string) => course?.sections.find((one) => one.number === number)?.label ?? number;
+  const choice = eitherOrOf(ask, wanted.course);
+  const lines = [
+    choice && sayChoice(choice, wanted.course),
+    wanted.keep.length > 0 && `keeps ${wanted.keep.map(label).join(', ')}`,
+    wanted.ruleOut.length > 0 && `without ${wanted.ruleOut.map(label).join(', ')}`,
+    wanted.instructors.length > 0 && `only with ${wanted.instructors.join(' or ')}`,
+    wanted.modes.length > 0 && `only ${wanted.modes.map(sayMode).join(' or ')}`,
+    wanted.campuses.length > 0 && `only on ${wanted.campuses.map(campusName).join(' or ')}`,
+    wanted.seats !== null && saySeats(wanted.seats),
+  ];
+  return lines.filter((line) => typeof line === 'string');
+}
+
+/** Sections the sketch holds on to that the term does not offer any more. */
+export function goneSections(wanted: WantedCourse, course: Course | undefined): string[] {
+  if (!course) return [];
+  const held = new Set(course.sections.map((section) => section.number));
+  return wanted.keep.filter((number) => !held.has(number));
+}
+
+function sayChoice(choice: Ask['eitherOr'][number], course: string): string {
+  const others = choice.courses.filter((other) => other !== course).join(' or ');
+  const { min, max } = choice.take;
+  const take = min === max ? String(min) : `${min} to ${max}`;
+  return `${take} of this or ${others}`;
+}
+
+function saySeats(rule: string): string {
+  if (rule === 'open') return 'only with a free seat';
+  return rule === 'waitlist' ? 'with a seat or a place in the waitlist' : 'full sections too';
+}

@@ -1,0 +1,124 @@
+using System.Globalization;
+using System.Text.Json;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Formats.Asking;
+using HourGrid.Formats.Json;
+using HourGrid.Server.Answers;
+using HourGrid.Server.Catalogues;
+using HourGrid.Server.Hosting;
+using HourGrid.Server.Students;
+
+namespace HourGrid.Server.Courses;
+
+/// <summary>What courses would do to a sketch: timetables with each of them, and where its sections stand.</summary>
+internal static class FitEndpoints
+{
+    private const int MostCourses = 50;
+
+    /// <summary>No single course holds up the others.</summary>
+    private static readonly TimeSpan LongestFit = TimeSpan.FromMilliseconds(500);
+
+    public static void MapFits(this IEndpointRouteBuilder api)
+    {
+        var fits = api.MapGroup("/answers").RequireAuthorization().LimitAnswers();
+        fits.MapPost("/fits", Fits).WithName("Fits").ReadsBody(typeof(FitsRequest)).ProducesProblems();
+        fits.MapPost("/standing", Standing)
+            .WithName("Standing")
+            .ReadsBody(typeof(StandingRequest))
+            .ProducesProblems();
+    }
+
+    private static FitsRecord Fits(JsonElement body, CurrentCatalogue catalogue, CancellationToken cancellation)
+    {
+        var ask = RequestBody.Ask(body);
+        var snapshot = catalogue.SnapshotOf(ask);
+        var courses = RequestBody.Texts(body, "courses", MostCourses);
+        var fits = new FitRecord[courses.Count];
+        Parallel.For(
+            0,
+            fits.Length,
+            new ParallelOptions { CancellationToken = cancellation },
+            i => fits[i] = FitOf(snapshot, ask, new CourseId(courses[i]), cancellation)
+        );
+        return new(fits);
+    }
+
+    private static FitRecord FitOf(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        CourseId course,
+        CancellationToken cancellation
+    )
+    {
+        try
+        {
+            var fit = Core.Engine.Answers.Fits.Of(snapshot, ask, course, LongestFit, cancellation);
+            return new(
+                course.Value,
+                fit.Timetables.ToString(CultureInfo.InvariantCulture),
+                fit.IsExact,
+                fit.Timetables == 0 ? FitWords.WhyNot(fit, snapshot) : null
+            );
+        }
+        catch (AskTooLargeException problem)
+        {
+            return new(course.Value, "0", false, problem.Message);
+        }
+    }
+
+    /// <summary>In how many timetables each section of a course stands, with the course taken.</summary>
+    private static StandingRecord Standing(
+        JsonElement body,
+        CurrentCatalogue catalogue,
+        CancellationToken cancellation
+    )
+    {
+        var ask = RequestBody.Ask(body);
+        var snapshot = catalogue.SnapshotOf(ask);
+        var course = new CourseId(RequestBody.Texts(body, "courses", 1) is [var one] ? one : "");
+        var with = Core.Engine.Answers.Fits.Taking(ask, course);
+        var standings = Standings.Of(Problem.Compile(snapshot, with, cancellation), LongestFit, cancellation);
+        return new(
+            course.Value,
+            standings.Total.Timetables.ToString(CultureInfo.InvariantCulture),
+            standings.IsExact,
+            snapshot
+                .Find(course)!
+                .Sections.ToDictionary(
+                    section => section.Number.Value,
+                    section => standings.Sections[section.Number].ToString(CultureInfo.InvariantCulture)
+                )
+        );
+    }
+}
+
+/// <param name="Ask">What the sketch asks.</param>
+/// <param name="Courses">Codes of courses, 50 at most.</param>
+internal sealed record FitsRequest(AskDocument Ask, IReadOnlyList<string> Courses);
+
+/// <param name="Fits">One for each course, in their order.</param>
+internal sealed record FitsRecord(IReadOnlyList<FitRecord> Fits);
+
+/// <param name="Course">The course.</param>
+/// <param name="Timetables">Timetables that take it.</param>
+/// <param name="IsExact">Whether there are just so many; otherwise at least so many.</param>
+/// <param name="WhyNot">Where there is none, why: a few words.</param>
+internal sealed record FitRecord(string Course, string Timetables, bool IsExact, string? WhyNot);
+
+/// <param name="Ask">What the sketch asks.</param>
+/// <param name="Courses">The code of the course.</param>
+internal sealed record StandingRequest(AskDocument Ask, IReadOnlyList<string> Courses);
+
+/// <param name="Course">The course.</param>
+/// <param name="Timetables">Timetables that take it.</param>
+/// <param name="IsExact">Whether the figures are exact; otherwise each is the least there is.</param>
+/// <param name="Sections">By registration number, in how many of them the section stands.</param>
+internal sealed record StandingRecord(
+    string Course,
+    string Timetables,
+    bool IsExact,
+    IReadOnlyDictionary<string, string> Sections
+);
