@@ -12,8 +12,10 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
     public DbSet<TravelRow> Travel => Set<TravelRow>();
     public DbSet<TermRow> Terms => Set<TermRow>();
     public DbSet<CourseRow> Courses => Set<CourseRow>();
+    public DbSet<SectionRow> Sections => Set<SectionRow>();
     public DbSet<StudentRow> Students => Set<StudentRow>();
     public DbSet<SketchRow> Sketches => Set<SketchRow>();
+    public DbSet<SectionChangeRow> SectionChanges => Set<SectionChangeRow>();
     public DbSet<SketchStepRow> SketchSteps => Set<SketchStepRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)

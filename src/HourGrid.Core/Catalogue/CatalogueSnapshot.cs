@@ -57,6 +57,32 @@ public sealed class CatalogueSnapshot
     /// <summary>Every course, also those with no section this term, in the catalogue's order.</summary>
     public IReadOnlyList<OfferedCourse> Courses { get; }
 
+    /// <summary>The same catalogue with other seats for some sections of the term.</summary>
+    public CatalogueSnapshot With(IReadOnlyDictionary<RegistrationNumber, SeatFigures> seats) =>
+        new(
+            Term,
+            Campuses,
+            Travel,
+            [
+                .. Courses.Select(offered =>
+                    offered.Sections.Any(section => seats.ContainsKey(section.Number))
+                        ? offered.Course with
+                        {
+                            Sections = [.. offered.Course.Sections.Select(section => With(section, seats))],
+                        }
+                        : offered.Course
+                ),
+            ]
+        );
+
+    private Section With(Section section, IReadOnlyDictionary<RegistrationNumber, SeatFigures> seats) =>
+        section.Term == Term.Id && seats.TryGetValue(section.Number, out var figures)
+            ? section with
+            {
+                Seats = figures,
+            }
+            : section;
+
     /// <summary>The course with this code, or null.</summary>
     public OfferedCourse? Find(CourseId course) => byId.GetValueOrDefault(course);
 

@@ -56,6 +56,19 @@ public sealed class CourseIndex
         Frame = StampFrame.Of(courses.SelectMany(course => course.SectionsHeld));
     }
 
+    /// <summary>The words of another index over a catalogue that differs in its seats alone.</summary>
+    private CourseIndex(CourseIndex words, CatalogueSnapshot snapshot)
+    {
+        Snapshot = snapshot;
+        courses = [.. words.courses.Select(course => snapshot.Find(course.Course.Id)!)];
+        (NotOffered, Facets, Frame) = (words.NotOffered, words.Facets, words.Frame);
+        (this.words, postings) = (words.words, words.postings);
+    }
+
+    /// <summary>The same courses with other seats for some sections.</summary>
+    public CourseIndex With(IReadOnlyDictionary<RegistrationNumber, SeatFigures> seats) =>
+        new(this, Snapshot.With(seats));
+
     /// <summary>The catalogue it was made of.</summary>
     public CatalogueSnapshot Snapshot { get; }
 

@@ -3,17 +3,36 @@ using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
+/// <summary>The catalogue of the database.</summary>
+/// <param name="Catalogue">The catalogue.</param>
+/// <param name="Version">Grows with every change to it.</param>
+/// <param name="SeatsAsOfUtc">When the seats of a term's course were true, the oldest of its sections.</param>
+public sealed record KeptCatalogue(
+    UniversityCatalogue Catalogue,
+    int Version,
+    IReadOnlyDictionary<(TermId Term, CourseId Course), DateTime> SeatsAsOfUtc
+);
+
 /// <summary>Reads the whole catalogue out of the database.</summary>
 public static class CatalogueReading
 {
-    /// <summary>The catalogue and its version, or null while none was imported.</summary>
-    public static async Task<(UniversityCatalogue Catalogue, int Version)?> ReadAsync(
+    /// <summary>The catalogue as it is kept, or null while none was imported.</summary>
+    public static async Task<KeptCatalogue?> ReadAsync(
         HourGridContext database,
         CancellationToken cancellation = default
     )
     {
         // One transaction, so that an import in between cannot mix two catalogues.
         await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        return await ReadWithinAsync(database, cancellation);
+    }
+
+    /// <summary>The same, within a transaction that has begun.</summary>
+    internal static async Task<KeptCatalogue?> ReadWithinAsync(
+        HourGridContext database,
+        CancellationToken cancellation
+    )
+    {
         if (await database.Catalogue.AsNoTracking().SingleOrDefaultAsync(cancellation) is not { } catalogue)
             return null;
         var campuses = await database
@@ -43,11 +62,19 @@ public static class CatalogueReading
             .AsSplitQuery()
             .OrderBy(row => row.Position)
             .ToListAsync(cancellation);
-        return (
+        return new(
             new(catalogue.Institution, campuses, travel, [.. terms.Select(TermOf)], [.. courses.Select(CourseOf)]),
-            catalogue.Version
+            catalogue.Version,
+            courses
+                .SelectMany(course => course.Sections)
+                .GroupBy(section => (new TermId(section.TermId), new CourseId(section.CourseId)))
+                .ToDictionary(its => its.Key, its => its.Min(section => section.SeatsAsOfUtc))
         );
     }
+
+    /// <summary>The version that is kept now; 0 while there is no catalogue.</summary>
+    public static Task<int> VersionAsync(HourGridContext database, CancellationToken cancellation = default) =>
+        database.Catalogue.Select(row => row.Version).SingleOrDefaultAsync(cancellation);
 
     private static Term TermOf(TermRow row) =>
         new(

@@ -94,6 +94,9 @@ public sealed class SectionRow
     public int Enrolled { get; set; }
     public int WaitlistCapacity { get; set; }
     public int Waitlisted { get; set; }
+
+    /// <summary>When the four figures above were true.</summary>
+    public DateTime SeatsAsOfUtc { get; set; }
     public SectionStatus Status { get; set; }
     public bool Consent { get; set; }
     public required string Notes { get; set; }

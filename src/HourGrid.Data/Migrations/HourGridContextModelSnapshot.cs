@@ -272,6 +272,9 @@ namespace HourGrid.Data.Migrations
                     b.Property<int>("Position")
                         .HasColumnType("INTEGER");
 
+                    b.Property<DateTime>("SeatsAsOfUtc")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("SeatsShared")
                         .HasColumnType("TEXT");
 
@@ -342,10 +345,48 @@ namespace HourGrid.Data.Migrations
                     b.ToTable("Travel", (string)null);
                 });
 
+            modelBuilder.Entity("HourGrid.Data.Sketches.SectionChangeRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("CourseId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("ImportedUtc")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("IsGone")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Label")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Number")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TermId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TermId", "Number");
+
+                    b.ToTable("SectionChanges", (string)null);
+                });
+
             modelBuilder.Entity("HourGrid.Data.Sketches.SketchRow", b =>
                 {
                     b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("ChangesRead")
+                        .HasColumnType("INTEGER");
 
                     b.Property<DateTime>("CreatedUtc")
                         .HasColumnType("TEXT");

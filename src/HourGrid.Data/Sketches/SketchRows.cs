@@ -24,6 +24,9 @@ public sealed class SketchRow
     /// <summary>The number of the step that holds now; undo and redo move it.</summary>
     public int CurrentStep { get; set; }
 
+    /// <summary>Changes of the catalogue up to this one were read by the student.</summary>
+    public int ChangesRead { get; set; }
+
     public List<SketchStepRow> Steps { get; set; } = [];
 }
 
@@ -48,6 +51,11 @@ internal static class SketchConfiguration
             sketch.HasIndex(row => new { row.StudentId, row.TermId });
             sketch.HasOne<StudentRow>().WithMany().HasForeignKey(row => row.StudentId);
             sketch.HasMany(row => row.Steps).WithOne().HasForeignKey(step => step.SketchId);
+        });
+        model.Entity<SectionChangeRow>(change =>
+        {
+            change.ToTable("SectionChanges");
+            change.HasIndex(row => new { row.TermId, row.Number });
         });
         model.Entity<SketchStepRow>().ToTable("SketchSteps").HasKey(row => new { row.SketchId, row.Number });
     }

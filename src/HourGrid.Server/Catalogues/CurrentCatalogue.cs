@@ -9,9 +9,16 @@ using HourGrid.Data.Catalogue;
 namespace HourGrid.Server.Catalogues;
 
 /// <summary>The catalogue as the server last read it, one snapshot a term. Requests share it; it is swapped whole.</summary>
-internal sealed class CurrentCatalogue
+internal sealed class CurrentCatalogue : IDisposable
 {
-    private volatile Snapshots current = new("", [], FrozenDictionary<TermId, CourseIndex>.Empty, 0);
+    private readonly SemaphoreSlim reading = new(1);
+    private volatile Snapshots current = new(
+        "",
+        [],
+        FrozenDictionary<TermId, CourseIndex>.Empty,
+        new Dictionary<(TermId, CourseId), DateTime>(),
+        0
+    );
 
     public string Institution => current.Institution;
 
@@ -28,25 +35,80 @@ internal sealed class CurrentCatalogue
     /// <summary>The courses of a term for searching; null for a term that the catalogue does not have.</summary>
     public CourseIndex? IndexOf(TermId term) => current.ByTerm.GetValueOrDefault(term);
 
+    /// <summary>When the seats of a course were true, in UTC.</summary>
+    public DateTime SeatsAsOf(TermId term, CourseId course) =>
+        current.SeatsAsOfUtc.GetValueOrDefault((term, course), DateTime.UnixEpoch);
+
+    /// <summary>Reads the whole catalogue, if there is another one than was read last.</summary>
     public async Task ReadAsync(HourGridContext database, CancellationToken cancellation = default)
     {
-        if (await CatalogueReading.ReadAsync(database, cancellation) is not var (catalogue, version))
-            return;
-        current = new(
-            catalogue.Institution,
-            catalogue.Terms,
-            catalogue.Terms.ToFrozenDictionary(
-                term => term.Id,
-                term => new CourseIndex(catalogue.SnapshotOf(term.Id)!)
-            ),
-            version
-        );
+        await reading.WaitAsync(cancellation);
+        try
+        {
+            if (await CatalogueReading.VersionAsync(database, cancellation) == current.Version)
+                return;
+            if (await CatalogueReading.ReadAsync(database, cancellation) is not { } kept)
+                return;
+            current = new(
+                kept.Catalogue.Institution,
+                kept.Catalogue.Terms,
+                kept.Catalogue.Terms.ToFrozenDictionary(
+                    term => term.Id,
+                    term => new CourseIndex(kept.Catalogue.SnapshotOf(term.Id)!)
+                ),
+                kept.SeatsAsOfUtc,
+                kept.Version
+            );
+        }
+        finally
+        {
+            reading.Release();
+        }
     }
+
+    /// <summary>Takes over new seats of a course that were kept just now; anything else that is new is read too.</summary>
+    public async Task ReadSeatsAsync(
+        HourGridContext database,
+        TermId term,
+        CourseId course,
+        IReadOnlyDictionary<RegistrationNumber, SeatFigures> seats,
+        DateTime asOfUtc,
+        CancellationToken cancellation
+    )
+    {
+        await reading.WaitAsync(cancellation);
+        try
+        {
+            var version = await CatalogueReading.VersionAsync(database, cancellation);
+            if (version == current.Version + 1 && IndexOf(term) is { } index)
+            {
+                var byTerm = current.ByTerm.ToDictionary();
+                byTerm[term] = index.With(seats);
+                var ages = current.SeatsAsOfUtc.ToDictionary();
+                ages[(term, course)] = asOfUtc;
+                current = current with
+                {
+                    ByTerm = byTerm.ToFrozenDictionary(),
+                    SeatsAsOfUtc = ages,
+                    Version = version,
+                };
+                return;
+            }
+        }
+        finally
+        {
+            reading.Release();
+        }
+        await ReadAsync(database, cancellation);
+    }
+
+    public void Dispose() => reading.Dispose();
 
     private sealed record Snapshots(
         string Institution,
         IReadOnlyList<Term> Terms,
         FrozenDictionary<TermId, CourseIndex> ByTerm,
+        IReadOnlyDictionary<(TermId, CourseId), DateTime> SeatsAsOfUtc,
         int Version
     );
 }

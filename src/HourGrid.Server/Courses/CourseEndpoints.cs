@@ -44,13 +44,22 @@ internal static class CourseEndpoints
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
             return NoSuchTerm(term);
-        return snapshot.Find(new CourseId(course)) is { } offered
-            ? TypedResults.Ok(CourseRecord.Of(offered, snapshot.Term))
-            : TypedResults.Problem(
-                statusCode: StatusCodes.Status404NotFound,
-                detail: $"There is no course {course} in {snapshot.Term.Name}."
-            );
+        return RecordOf(catalogue, snapshot.Term.Id, new CourseId(course)) is { } record
+            ? TypedResults.Ok(record)
+            : NoSuchCourse(course, snapshot);
     }
+
+    /// <summary>A course of a term with the age of its seats; null where there is none.</summary>
+    public static CourseRecord? RecordOf(CurrentCatalogue catalogue, TermId term, CourseId course) =>
+        catalogue.Find(term) is { } snapshot && snapshot.Find(course) is { } offered
+            ? CourseRecord.Of(offered, snapshot.Term, catalogue.SeatsAsOf(term, course))
+            : null;
+
+    public static ProblemHttpResult NoSuchCourse(string course, CatalogueSnapshot snapshot) =>
+        TypedResults.Problem(
+            statusCode: StatusCodes.Status404NotFound,
+            detail: $"There is no course {course} in {snapshot.Term.Name}."
+        );
 
     public static ProblemHttpResult NoSuchTerm(string term) =>
         TypedResults.Problem(

@@ -34,6 +34,7 @@ internal sealed record CourseBriefRecord(
 /// <param name="Needs">What must have been taken before, as a phrase; null for nothing.</param>
 /// <param name="Beside">Courses that must be taken beside it or before.</param>
 /// <param name="Restrictions">Who may take it, a sentence each.</param>
+/// <param name="SeatsAsOf">When its seats were true.</param>
 /// <param name="Sections">Its sections that take place, in the catalogue's order.</param>
 /// <param name="Sets">The same, so set out that what belongs together stands together.</param>
 internal sealed record CourseRecord(
@@ -47,11 +48,12 @@ internal sealed record CourseRecord(
     string? Needs,
     IReadOnlyList<string> Beside,
     IReadOnlyList<string> Restrictions,
+    DateTime SeatsAsOf,
     IReadOnlyList<SectionRecord> Sections,
     IReadOnlyList<SectionSetRecord> Sets
 )
 {
-    public static CourseRecord Of(OfferedCourse offered, Term term)
+    public static CourseRecord Of(OfferedCourse offered, Term term, DateTime seatsAsOf)
     {
         var course = offered.Course;
         return new(
@@ -65,6 +67,7 @@ internal sealed record CourseRecord(
             ConditionWords.Of(course.Prerequisites),
             [.. course.Corequisites.Select(other => other.Value)],
             [.. course.Restrictions.Select(ConditionWords.Of)],
+            DateTime.SpecifyKind(seatsAsOf, DateTimeKind.Utc),
             [.. offered.SectionsHeld.Select(section => SectionRecord.Of(section, term))],
             [.. SectionSet.Of(offered).Select(SectionSetRecord.Of)]
         );

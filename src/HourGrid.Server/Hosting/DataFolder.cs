@@ -39,7 +39,7 @@ internal static class DataFolder
         if (app.Configuration[FirstCatalogueSetting] is { } file)
         {
             var reading = CatalogueJson.Read(await File.ReadAllBytesAsync(file));
-            if (await CatalogueImport.ImportFirstAsync(database, reading.Value))
+            if (await CatalogueImport.ImportFirstAsync(database, reading.Value, DateTime.UtcNow))
                 app.Logger.ImportedFirstCatalogue(reading.Value.Institution, reading.Value.Courses.Count);
         }
         await app.Services.GetRequiredService<CurrentCatalogue>().ReadAsync(database);

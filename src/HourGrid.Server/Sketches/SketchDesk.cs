@@ -31,6 +31,7 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
                 Name = "First sketch",
                 CreatedUtc = DateTime.UtcNow,
                 Version = 1,
+                ChangesRead = await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0,
                 Steps = [new() { Number = 0, AskJson = Text(new Ask { Term = term, Wanted = [] }) }],
             };
             database.Sketches.Add(known);
@@ -83,6 +84,20 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
             cancellation
         );
 
+    /// <summary>Notes that the student has read what became of the sketch's sections. No step of undo.</summary>
+    public Task<SketchChange> ReadChangesAsync(Guid id, long version, CancellationToken cancellation) =>
+        ChangeAsync(
+            id,
+            version,
+            async row =>
+            {
+                row.ChangesRead =
+                    await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0;
+                return null;
+            },
+            cancellation
+        );
+
     private async Task<SketchChange> ChangeAsync(
         Guid id,
         long version,
@@ -130,9 +145,47 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
             row.Version,
             await StepExistsAsync(row.Id, row.CurrentStep - 1, cancellation),
             await StepExistsAsync(row.Id, row.CurrentStep + 1, cancellation),
+            await ChangesAsync(row, ask, cancellation),
             AskDocument.Of(ask)
         );
         return (record, ask);
+    }
+
+    /// <summary>What newer catalogues did to sections that the sketch holds on to, since the student last read of it.</summary>
+    private async Task<IReadOnlyList<ChangedSectionRecord>> ChangesAsync(
+        SketchRow row,
+        Ask ask,
+        CancellationToken cancellation
+    )
+    {
+        string[] held =
+        [
+            .. ask
+                .Wanted.SelectMany(wanted => wanted.Keep)
+                .Concat(ask.Registered)
+                .Select(number => number.Value)
+                .Distinct(),
+        ];
+        if (held.Length == 0)
+            return [];
+        var changes = await database
+            .SectionChanges.AsNoTracking()
+            .Where(change => change.TermId == row.TermId && change.Id > row.ChangesRead)
+            .Where(change => held.Contains(change.Number))
+            .OrderBy(change => change.Id)
+            .ToListAsync(cancellation);
+        return
+        [
+            .. changes
+                .GroupBy(change => change.Number)
+                .Select(its => its.Last())
+                .Select(change => new ChangedSectionRecord(
+                    change.CourseId,
+                    change.Number,
+                    change.Label,
+                    change.IsGone
+                )),
+        ];
     }
 
     private Task<bool> StepExistsAsync(Guid id, int number, CancellationToken cancellation) =>

@@ -27,6 +27,12 @@ internal static class SketchEndpoints
             .ReadsBody(typeof(SaveSketchRequest))
             .Produces<StaleSketchProblem>(StatusCodes.Status409Conflict, "application/problem+json")
             .ProducesProblems();
+        sketches
+            .MapPost("/{id:guid}/changes-read", ReadChangesAsync)
+            .WithName("ReadSketchChanges")
+            .ReadsBody(typeof(StepRequest))
+            .Produces<StaleSketchProblem>(StatusCodes.Status409Conflict, "application/problem+json")
+            .ProducesProblems();
         foreach (var (name, direction) in new[] { ("undo", -1), ("redo", 1) })
             sketches
                 .MapPost(
@@ -83,6 +89,14 @@ internal static class SketchEndpoints
         return Result(change, body, room, cancellation);
     }
 
+    private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> ReadChangesAsync(
+        Guid id,
+        JsonElement body,
+        SketchDesk desk,
+        AnswerRoom room,
+        CancellationToken cancellation
+    ) => Result(await desk.ReadChangesAsync(id, RequestBody.Version(body), cancellation), body, room, cancellation);
+
     private static Results<Ok<SavedSketchRecord>, ProblemHttpResult> Result(
         SketchChange change,
         JsonElement body,
@@ -137,8 +151,16 @@ internal sealed record SketchRecord(
     long Version,
     bool CanUndo,
     bool CanRedo,
+    IReadOnlyList<ChangedSectionRecord> SectionChanges,
     AskDocument Ask
 );
+
+/// <summary>A section that the sketch holds on to and that a newer catalogue took away or moved.</summary>
+/// <param name="Course">Its course.</param>
+/// <param name="Number">Its registration number.</param>
+/// <param name="Label">Its label before.</param>
+/// <param name="IsGone">Whether it is gone; otherwise it moved.</param>
+internal sealed record ChangedSectionRecord(string Course, string Number, string Label, bool IsGone);
 
 /// <param name="Version">The version that was changed.</param>
 /// <param name="Ask">The whole ask after the change.</param>

@@ -1,0 +1,111 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Ask, Course, Term } from '@/api/client';
+import { courseQuery, standingQuery } from '@/api/queries';
+import { countOf, sayCount } from '@/lib/count';
+import { sayCreditRange } from './narrowing';
+import { Failure, Loading } from '@/ui/States';
+import { CourseActions } from './CourseActions';
+import { CourseLimits } from './CourseLimits';
+import { SeatsAge } from './SeatsAge';
+import { SectionSet } from './SectionSet';
+import { SmallGrid } from './SmallGrid';
+
+type Props = {
+  term: Term;
+  id: string;
+  ask: Ask;
+  change: (edit: (ask: Ask) => Ask) => void;
+  held: () => string[];
+};
+
+/** Everything about one course, and what the sketch wants of it. */
+export function CoursePanel({ term, id, ask, change, held }: Props) {
+  const course = useQuery(courseQuery(term.id, id));
+  const standing = useQuery(standingQuery(ask, id));
+  const [pointedAt, setPointedAt] = useState<string | null>(null);
+  if (course.isError)
+    return (
+      <Failure
+        what={`${id} could not be opened.`}
+        problem={course.error}
+        onRetry={() => void course.refetch()}
+      />
+    );
+  if (!course.data) return <Loading />;
+  const one = course.data;
+  return (
+    <article aria-labelledby="course-title" className="flex min-h-full flex-col">
+      <h1 id="course-title" className="text-16 leading-snug font-heavy">
+        {one.id} {one.title}
+      </h1>
+      <p className="mt-0.5 text-12 text-mute">{factsOf(one)}</p>
+      {one.description !== '' && <p className="mt-2">{one.description}</p>}
+      <Conditions course={one} />
+      <CourseActions course={one} ask={ask} change={change} />
+      <CourseLimits course={one} ask={ask} change={change} />
+      <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">
+        <h2 className="text-14 font-heavy text-ink">Sections</h2>
+        <SeatsAge term={term.id} course={one.id} />
+      </div>
+      {standing.data && (
+        <p className="text-12 text-mute" role="status">
+          {standing.data.timetables === '0'
+            ? 'With this course the sketch has no timetable.'
+            : `${standing.data.isExact ? '' : 'At least '}${countOf(standing.data.timetables, 'timetable')} of the sketch with this course; each section says in how many of them it stands.`}
+        </p>
+      )}
+      {one.sections.length === 0 && (
+        <p className="mt-1 text-mute">No section of it takes place in {term.name}.</p>
+      )}
+      {one.sets.map((set) => (
+        <SectionSet
+          key={set.arrangement}
+          set={set}
+          course={one}
+          term={term}
+          wanted={ask.wanted.find((wanted) => wanted.course === one.id)}
+          standing={(number) => {
+            const count = standing.data?.sections[number];
+            return count === undefined ? null : sayCount(count);
+          }}
+          change={change}
+          onPoint={setPointedAt}
+        />
+      ))}
+      <SmallGrid term={term} ask={ask} held={held} course={one} pointedAt={pointedAt} />
+    </article>
+  );
+}
+
+function factsOf(course: Course): string {
+  return [
+    sayCreditRange(`${course.minCredits}-${course.maxCredits}`),
+    course.level,
+    course.attributes.length > 0 && `counts as ${course.attributes.join(', ')}`,
+  ]
+    .filter((part) => typeof part === 'string' && part !== '')
+    .join(' · ');
+}
+
+function Conditions({ course }: { course: Course }) {
+  const { needs, beside, restrictions } = course;
+  if (needs === null && beside.length === 0 && restrictions.length === 0) return null;
+  return (
+    <div className="mt-2 flex flex-col gap-0.5">
+      {needs !== null && (
+        <p>
+          <span className="font-heavy">Needs</span> {needs}.
+        </p>
+      )}
+      {beside.length > 0 && (
+        <p>
+          <span className="font-heavy">Take beside it or before</span> {beside.join(', ')}.
+        </p>
+      )}
+      {restrictions.map((sentence) => (
+        <p key={sentence}>{sentence}</p>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,176 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type KeyboardEvent, useEffect, useRef } from 'react';
+import type { Ask } from '@/api/client';
+import { Button } from '@/ui/Button';
+import { Message } from '@/ui/Message';
+import { isSide, loosened, type Names, sayLoosening } from './narrowing';
+import { ResultRow } from './ResultRow';
+import type { FoundCourses } from './useFound';
+import { type Order, type SearchState } from './useSearchState';
+
+const rowHeight = 66;
+
+const orders: { value: Order; label: string }[] = [
+  { value: 'match', label: 'Best match' },
+  { value: 'fit', label: 'Most timetables' },
+  { value: 'code', label: 'Code' },
+  { value: 'credits', label: 'Credits' },
+  { value: 'seats', label: 'Free seats' },
+];
+
+type Props = { state: SearchState; found: FoundCourses; ask: Ask; names: Names };
+
+/** The courses found, as many as there are: only those in view are drawn, and more are loaded as one goes down. */
+export function ResultList({ state, found, ask, names }: Props) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const { courses, hasMore, loadMore } = found;
+  const rows = useVirtualizer({
+    count: courses.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => rowHeight,
+    overscan: 8,
+  });
+  const drawn = rows.getVirtualItems();
+  const last = drawn.at(-1)?.index ?? 0;
+  useEffect(() => {
+    if (hasMore && last >= courses.length - 10) loadMore();
+  }, [hasMore, last, courses.length, loadMore]);
+
+  // A new search is read from its top.
+  const search = state.search;
+  useEffect(() => scroller.current?.scrollTo({ top: 0 }), [search]);
+
+  const goTo = (index: number) => {
+    if (index < 0 || index >= courses.length) return;
+    rows.scrollToIndex(index);
+    // The row may only be drawn after the list has moved.
+    requestAnimationFrame(() =>
+      scroller.current?.querySelector<HTMLElement>(`[data-result="${index}"]`)?.focus(),
+    );
+  };
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    const at = Number(
+      (event.target as HTMLElement).closest<HTMLElement>('[data-result]')?.dataset.result ?? 'NaN',
+    );
+    if (Number.isNaN(at)) return;
+    const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: courses.length - 1 }[event.key];
+    if (to === undefined) return;
+    event.preventDefault();
+    goTo(to);
+  };
+
+  if (found.problem && courses.length === 0)
+    return (
+      <div role="alert" className="flex flex-1">
+        <Message title="The search did not work." heading="h2">
+          <p>{found.problem.message} Your sketch is safe.</p>
+          <Button look="main" onClick={found.retry}>
+            Try again
+          </Button>
+        </Message>
+      </div>
+    );
+
+  return (
+    <section aria-label="Courses found" className="flex min-w-0 flex-1 flex-col">
+      <div className="flex items-center gap-4 border-b border-hair px-4 py-1.5 text-12">
+        <label className="flex items-center gap-1.5">
+          <span className="text-mute">Order</span>
+          <select
+            value={state.order}
+            onChange={(event) => state.setOrder(event.target.value as Order)}
+            className="rounded-[4px] border border-rule bg-sheet px-1 py-0.5 font-strong"
+          >
+            {orders.map((order) => (
+              <option key={order.value} value={order.value}>
+                {order.label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={state.fitting}
+            onChange={(event) => state.setFitting(event.target.checked)}
+          />
+          Only those that fit the sketch
+        </label>
+      </div>
+      {found.total !== null && courses.length === 0 && !found.isSearching ? (
+        <NothingFound state={state} found={found} names={names} />
+      ) : (
+        <div
+          ref={scroller}
+          className={`min-h-0 flex-1 overflow-y-auto ${found.isSearching ? 'opacity-60' : ''}`}
+        >
+          {/* The keys move among the rows, each of which is a button of its own. */}
+          {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
+          <ul className="relative" style={{ height: rows.getTotalSize() }} onKeyDown={onKeyDown}>
+            {drawn.map((row) => {
+              const course = courses[row.index]!;
+              return (
+                <li
+                  key={course.id}
+                  aria-posinset={row.index + 1}
+                  aria-setsize={courses.length}
+                  className="absolute inset-x-0"
+                  style={{ top: row.start, height: rowHeight }}
+                >
+                  <ResultRow
+                    index={row.index}
+                    course={course}
+                    fit={found.fits.get(course.id)}
+                    role={ask.wanted.find((wanted) => wanted.course === course.id)?.role ?? null}
+                    isOpen={state.course === course.id}
+                    names={names}
+                    onOpen={() => state.open(course.id)}
+                  />
+                </li>
+              );
+            })}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function NothingFound({ state, found, names }: Omit<Props, 'ask'>) {
+  const words = state.words.trim();
+  if (found.unfit)
+    return (
+      <Message title="None of these courses fits the sketch.">
+        <p>Show them all to see why: each says what it clashes with.</p>
+        <Button onClick={() => state.setFitting(false)}>Show all {found.unfit}</Button>
+      </Message>
+    );
+  if (found.matches === 0)
+    return (
+      <Message title={`No course of this term has “${words}”.`}>
+        <p>
+          Looked for in codes, titles, descriptions, instructors, what courses count as, and registration
+          numbers, and forgave one wrong letter a word.
+        </p>
+        <Button onClick={() => state.setWords('')}>Clear the words</Button>
+      </Message>
+    );
+  return (
+    <Message title={`${found.matches} courses match, and the narrowing hides them all.`}>
+      <div className="flex flex-wrap justify-center gap-2">
+        {found.loosenings.slice(0, 4).map(({ by, value, more }) =>
+          isSide(by) ? (
+            <Button
+              key={`${by} ${value}`}
+              onClick={() => state.setValues(by, loosened(by, state.values(by), value))}
+            >
+              {more} {sayLoosening(by, value, names)}
+            </Button>
+          ) : null,
+        )}
+        <Button onClick={state.clear}>Drop the whole narrowing</Button>
+      </div>
+    </Message>
+  );
+}

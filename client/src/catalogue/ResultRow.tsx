@@ -1,0 +1,65 @@
+import { memo } from 'react';
+import type { Fit, Found } from '@/api/client';
+import { countOf, sayCount } from '@/lib/count';
+import { sayCredits } from '@/sketch/credits';
+import { sayRole } from '@/sketch/edits';
+import type { Names } from './narrowing';
+import { sayStamp, WeekStamp } from './WeekStamp';
+
+type Props = {
+  index: number;
+  course: Found;
+  fit: Fit | undefined;
+  /** Its role in the sketch, or null. */
+  role: string | null;
+  isOpen: boolean;
+  names: Names;
+  onOpen: () => void;
+};
+
+/** One course of the list. */
+export const ResultRow = memo(function ResultRow(props: Props) {
+  const { index, course, fit, role, isOpen, names, onOpen } = props;
+  const hides = course.sections - course.sectionsShown;
+  return (
+    <button
+      type="button"
+      data-result={index}
+      aria-current={isOpen}
+      onClick={onOpen}
+      className={`flex h-full w-full items-center gap-4 border-b border-hair px-4 text-left focus-visible:-outline-offset-2 max-md:gap-2 max-md:px-3 ${
+        isOpen ? 'border-l-[3px] border-l-plum bg-sheet' : 'border-l-[3px] border-l-transparent hover:bg-sheet'
+      }`}
+    >
+      <span className="w-[84px] shrink-0 font-heavy max-md:w-[64px]">{course.id}</span>
+      <span className="min-w-0 flex-1">
+        <span className="block truncate font-strong">{course.title}</span>
+        <span className="block truncate text-12 text-mute">
+          {sayCredits(course.minCredits, course.maxCredits)} · {course.components.join(' + ')}
+          {course.part && ` · ${names.part(course.part)}`} · {course.sectionsWithSeat} of{' '}
+          {countOf(course.sections, 'section')} with seats
+          {hides > 0 && ` · ${hides} narrowed out`}
+        </span>
+      </span>
+      <WeekStamp stamp={course.stamp} className="w-[130px] shrink-0 max-md:hidden" />
+      <span className="sr-only">{sayStamp(course.stamp)}</span>
+      <span className="w-[128px] shrink-0 max-md:w-[88px]">
+        <FitFigure fit={fit} role={role} />
+      </span>
+    </button>
+  );
+});
+
+function FitFigure({ fit, role }: { fit: Fit | undefined; role: string | null }) {
+  const note = role ? `${sayRole(role).toLowerCase()} in the sketch` : 'timetables with it';
+  if (!fit) return <span className="block text-12 text-mute">{role ? note : ''}</span>;
+  const none = fit.timetables === '0' && fit.isExact;
+  return (
+    <>
+      <span className={`block text-16 font-heavy tabular-nums ${none ? 'text-brick' : ''}`}>
+        {fit.isExact ? sayCount(fit.timetables) : `${sayCount(fit.timetables)} or more`}
+      </span>
+      <span className="line-clamp-2 block text-11 leading-tight text-mute">{fit.whyNot ?? note}</span>
+    </>
+  );
+}

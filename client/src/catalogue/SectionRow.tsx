@@ -1,0 +1,171 @@
+import type { Section, Term } from '@/api/client';
+import { meetsAllTerm, sayComponent } from '@/grid/classes';
+import { countOf } from '@/lib/count';
+import { type Day, fullDay, sayDays, shortDay } from '@/lib/days';
+import { sayMode } from '@/lib/modes';
+import { sayWeeks } from '@/lib/weeks';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import { lettersFor, meetingLines } from './meetings';
+
+type Mark = 'keep' | 'ruleOut' | null;
+
+type Props = {
+  section: Section;
+  term: Term;
+  /** Whether it goes with the leading section above it alone. */
+  isUnder: boolean;
+  /** Labels of the leading sections it goes with, where that is not all. */
+  goesWith: readonly string[];
+  mark: Mark;
+  standing: string | null;
+  onMark: (mark: Mark) => void;
+  onPoint: (isPointed: boolean) => void;
+};
+
+const weekWords = { one: 'week', many: 'weeks' };
+
+/** One section with everything that is known of it. */
+export function SectionRow(props: Props) {
+  const { section, term, isUnder, goesWith, mark, standing, onMark, onPoint } = props;
+  const campusName = useCampusNames();
+  const lines = meetingLines(section);
+  const letters = lettersFor(lines);
+  const isOut = mark === 'ruleOut' || standing === '0';
+  return (
+    <li
+      className={`border-b border-hair py-2 ${isUnder ? 'ml-2.5 border-l-2 border-l-rule pl-2.5' : ''}`}
+      onMouseEnter={() => onPoint(true)}
+      onMouseLeave={() => onPoint(false)}
+      onFocus={() => onPoint(true)}
+      onBlur={() => onPoint(false)}
+    >
+      <div className="flex gap-3">
+        <div className="w-[76px] shrink-0">
+          <div className={`font-heavy ${isOut ? 'text-mute' : ''}`}>{section.label || section.component}</div>
+          <div className="text-12 text-mute tabular-nums">{section.number}</div>
+          <div className="text-12 text-mute">{section.component}</div>
+        </div>
+        <div className="min-w-0 flex-1">
+          {lines.length === 0 && <div className="text-mute">no set hours</div>}
+          {lines.map((line, i) => (
+            <div key={i} className="mb-0.5">
+              <div className="flex items-center gap-2">
+                <DayLetters all={letters} on={line.days} />
+                <span className="whitespace-nowrap tabular-nums">{line.hours}</span>
+              </div>
+              <div className="text-12 text-mute">
+                {[
+                  line.room || (line.campus ? campusName(line.campus) : ''),
+                  line.room && line.campus && !line.room.startsWith(campusName(line.campus))
+                    ? campusName(line.campus)
+                    : '',
+                  meetsAllTerm(line.weeks, term.weeks) ? '' : sayWeeks(line.weeks, weekWords),
+                ]
+                  .filter((part) => part !== '')
+                  .join(' · ')}
+              </div>
+            </div>
+          ))}
+          <div className="text-12 text-mute">{remarksOf(section, goesWith)}</div>
+          {section.notes !== '' && <div className="text-12">{section.notes}</div>}
+        </div>
+        <div className="w-[104px] shrink-0">
+          <Seats section={section} />
+          <div className="mt-1 text-12 text-mute tabular-nums">{standing !== null && `in ${standing}`}</div>
+        </div>
+      </div>
+      <div className="mt-1 flex gap-2">
+        <MarkButton
+          pressed={mark === 'keep'}
+          label={`Keep ${sayComponent(section)}`}
+          onClick={() => onMark(mark === 'keep' ? null : 'keep')}
+        >
+          {mark === 'keep' ? 'Kept' : 'Keep'}
+        </MarkButton>
+        <MarkButton
+          pressed={mark === 'ruleOut'}
+          label={`Rule out ${sayComponent(section)}`}
+          onClick={() => onMark(mark === 'ruleOut' ? null : 'ruleOut')}
+        >
+          {mark === 'ruleOut' ? 'Ruled out' : 'Rule out'}
+        </MarkButton>
+      </div>
+    </li>
+  );
+}
+
+function remarksOf(section: Section, goesWith: readonly string[]): string {
+  return [
+    section.instructors.join(' and '),
+    section.mode === 'inPerson' ? '' : sayMode(section.mode),
+    section.credits === null ? '' : `${section.credits} cr`,
+    goesWith.length > 0 ? `with ${goesWith.join(' or ')}` : '',
+    section.consent ? 'needs the instructor’s consent' : '',
+    section.status === 'closed' ? 'closed by the registrar' : '',
+  ]
+    .filter((part) => part !== '')
+    .join(' · ');
+}
+
+/** Seats as a bar and in words; where they are of a shared pool, it says so. */
+function Seats({ section }: { section: Section }) {
+  const taken = section.capacity === 0 ? 1 : 1 - section.freeSeats / section.capacity;
+  const waiting =
+    section.waitlistCapacity > 0 ? ` · ${section.waitlisted} of ${section.waitlistCapacity} wait` : '';
+  return (
+    <>
+      <div className="h-1.5 w-full rounded-[1px] bg-hair" aria-hidden="true">
+        <div
+          className="h-full rounded-[1px] bg-mute"
+          style={{ width: `${Math.round(Math.min(1, Math.max(0, taken)) * 100)}%` }}
+        />
+      </div>
+      <div className={`mt-0.5 text-12 ${section.freeSeats === 0 ? 'font-strong' : 'text-mute'}`}>
+        {section.freeSeats === 0 ? 'full' : `${section.freeSeats} of ${countOf(section.capacity, 'seat')} left`}
+        {section.freeSeats === 0 && waiting}
+      </div>
+      {section.seatsShared !== null && (
+        <div className="text-11 text-mute">seats shared: {section.seatsShared}</div>
+      )}
+    </>
+  );
+}
+
+/** The days as a row of letters, the ones it meets on filled. */
+function DayLetters({ all, on }: { all: readonly Day[]; on: readonly Day[] }) {
+  return (
+    <span className="flex gap-px">
+      <span className="sr-only">{on.map(fullDay).join(', ')}</span>
+      {all.map((day) => (
+        <span
+          key={day}
+          aria-hidden="true"
+          title={sayDays(on)}
+          className={`flex size-4 items-center justify-center rounded-[2px] text-11 ${
+            on.includes(day) ? 'bg-ink font-heavy text-sheet' : 'bg-hair text-mute'
+          }`}
+        >
+          {shortDay(day).slice(0, 1)}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+type MarkProps = { pressed: boolean; label: string; onClick: () => void; children: string };
+
+function MarkButton({ pressed, label, onClick, children }: MarkProps) {
+  return (
+    <button
+      type="button"
+      aria-pressed={pressed}
+      aria-label={label}
+      onClick={onClick}
+      className={`rounded-[3px] border px-1.5 text-12 ${
+        pressed ? 'border-ink bg-ink font-strong text-sheet' : 'border-rule text-mute hover:border-ink hover:text-ink'
+      }`}
+    >
+      {children}
+    </button>
+  );
+}

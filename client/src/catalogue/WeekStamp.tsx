@@ -1,0 +1,49 @@
+import { memo } from 'react';
+import type { Found } from '@/api/client';
+import { days, fullDay } from '@/lib/days';
+
+type Stamp = Found['stamp'];
+
+const cell = 10;
+
+type Props = { stamp: Stamp; className?: string };
+
+/** When the sections of a course meet: days down, hours across, darker where more of them do. */
+export const WeekStamp = memo(function WeekStamp({ stamp, className = '' }: Props) {
+  const hours = stamp.days[0]?.length ?? 0;
+  const most = Math.max(1, ...stamp.days.flat());
+  return (
+    <svg
+      viewBox={`0 0 ${hours * cell} ${stamp.days.length * cell}`}
+      className={className}
+      preserveAspectRatio="xMidYMid meet"
+      aria-hidden="true"
+    >
+      {stamp.days.map((day, row) =>
+        day.map((count, hour) => (
+          <rect
+            key={`${row} ${hour}`}
+            x={hour * cell + 0.5}
+            y={row * cell + 0.5}
+            width={cell - 1}
+            height={cell - 1}
+            rx="1"
+            className={count > 0 ? 'fill-plum' : 'fill-hair'}
+            opacity={count > 0 ? 0.35 + 0.65 * (count / most) : 1}
+          />
+        )),
+      )}
+    </svg>
+  );
+});
+
+/** The stamp for those who hear it: the days, and from when to when. */
+export function sayStamp(stamp: Stamp): string {
+  const parts = stamp.days.flatMap((day, row) => {
+    const first = day.findIndex((count) => count > 0);
+    if (first < 0) return [];
+    const last = day.findLastIndex((count) => count > 0);
+    return [`${fullDay(days[row]!)} between ${stamp.firstHour + first} and ${stamp.firstHour + last + 1}`];
+  });
+  return parts.length === 0 ? 'No set hours.' : `Sections meet ${parts.join(', ')}.`;
+}

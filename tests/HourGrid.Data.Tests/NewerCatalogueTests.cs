@@ -1,0 +1,212 @@
+using HourGrid.Core.Catalogue;
+using HourGrid.Data.Catalogue;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Data.Tests;
+
+/// <summary>A newer catalogue over one that is kept.</summary>
+public sealed class NewerCatalogueTests : IDisposable
+{
+    private static readonly DateTime Before = new(2026, 11, 25, 9, 30, 0, DateTimeKind.Utc);
+    private static readonly DateTime Now = Before.AddDays(1);
+    private readonly TestDatabase file = new();
+
+    public void Dispose() => file.Dispose();
+
+    [Fact]
+    public async Task The_first_one_is_all_new()
+    {
+        var sample = TestDatabase.Sample();
+        await PrepareAsync();
+        var changes = await ImportAsync(sample, Now);
+        Assert.Equal(sample.Courses.Count, changes.NewCourses.Count);
+        Assert.All(changes.Sections, one => Assert.Equal(SectionChange.New, one.Change));
+        Assert.Equal(TestDatabase.Say(sample), TestDatabase.Say(await ReadAsync()));
+    }
+
+    [Fact]
+    public async Task The_same_one_again_changes_nothing_but_the_version()
+    {
+        var sample = TestDatabase.Sample();
+        await PrepareAsync();
+        await ImportAsync(sample, Before);
+        var ids = await IdsAsync();
+        var changes = await ImportAsync(sample, Now);
+        Assert.Empty(changes.NewCourses);
+        Assert.Empty(changes.GoneCourses);
+        Assert.Empty(changes.Sections);
+        Assert.Equal(ids, await IdsAsync());
+        Assert.Equal(TestDatabase.Say(sample), TestDatabase.Say(await ReadAsync()));
+        await using var database = file.Open();
+        Assert.Equal(2, await CatalogueReading.VersionAsync(database));
+    }
+
+    [Fact]
+    public async Task Sections_keep_their_identity_and_every_change_is_told()
+    {
+        var sample = TestDatabase.Sample();
+        var newer = Newer(sample, out var told);
+        await PrepareAsync();
+        await ImportAsync(sample, Before);
+        var ids = await IdsAsync();
+        var changes = await ImportAsync(newer, Now);
+
+        Assert.Equal(
+            told.OrderBy(pair => pair.Key).ToArray(),
+            changes
+                .Sections.Select(one => KeyValuePair.Create(one.Number.Value, one.Change))
+                .OrderBy(pair => pair.Key)
+                .ToArray()
+        );
+        Assert.Equal(TestDatabase.Say(newer), TestDatabase.Say(await ReadAsync()));
+        var after = await IdsAsync();
+        foreach (var (number, id) in after.Where(pair => ids.ContainsKey(pair.Key)))
+            Assert.Equal(ids[number], id);
+        await using var database = file.Open();
+        var kept = await database.SectionChanges.ToListAsync();
+        Assert.Equal(
+            told.Where(pair => pair.Value is SectionChange.Gone or SectionChange.Moved)
+                .Select(pair => pair.Key)
+                .Order(),
+            kept.Select(row => row.Number).Order()
+        );
+    }
+
+    [Fact]
+    public async Task Terms_that_the_newer_one_does_not_have_stay()
+    {
+        var sample = TestDatabase.Sample();
+        var term = sample.Terms[^1].Id;
+        var only = sample with
+        {
+            Terms = [sample.Terms[^1]],
+            Courses =
+            [
+                .. sample
+                    .Courses.Where(course => course.Sections.Any(section => section.Term == term))
+                    .Select(course => course with { Sections = [.. course.Sections.Where(s => s.Term == term)] }),
+            ],
+        };
+        await PrepareAsync();
+        await ImportAsync(sample, Before);
+        var changes = await ImportAsync(only, Now);
+        Assert.Empty(changes.Sections);
+        var read = await ReadAsync();
+        Assert.Equal(sample.Terms.Count, read.Terms.Count);
+        Assert.Equal(
+            sample.Courses.SelectMany(course => course.Sections).Select(section => section.Number).Order(),
+            read.Courses.SelectMany(course => course.Sections).Select(section => section.Number).Order()
+        );
+    }
+
+    [Fact]
+    public async Task One_that_cannot_be_kept_changes_nothing()
+    {
+        var sample = TestDatabase.Sample();
+        await PrepareAsync();
+        await ImportAsync(sample, Before);
+        var broken = sample with
+        {
+            Courses = [.. sample.Courses.Skip(1), sample.Courses[1] with { Id = new("TWICE 1") }],
+        };
+        await Assert.ThrowsAnyAsync<Exception>(() => ImportAsync(broken, Now));
+        Assert.Equal(TestDatabase.Say(sample), TestDatabase.Say(await ReadAsync()));
+        await using var database = file.Open();
+        Assert.Equal(1, await CatalogueReading.VersionAsync(database));
+        Assert.Equal(0, await database.SectionChanges.CountAsync());
+    }
+
+    /// <summary>A catalogue in which one section of each kind has changed, with what should be told.</summary>
+    private static UniversityCatalogue Newer(UniversityCatalogue sample, out Dictionary<string, SectionChange> told)
+    {
+        var all = sample.Courses[2].Sections.Concat(sample.Courses[3].Sections).ToArray();
+        var (gone, moved, fuller, taught, cancelled) = (all[0], all[1], all[2], all[3], all[4]);
+        told = new()
+        {
+            [gone.Number.Value] = SectionChange.Gone,
+            [moved.Number.Value] = SectionChange.Moved,
+            [fuller.Number.Value] = SectionChange.Seats,
+            [taught.Number.Value] = SectionChange.Other,
+            [cancelled.Number.Value] = SectionChange.Gone,
+            ["99001"] = SectionChange.New,
+        };
+        Section? Change(Section section) =>
+            section == gone ? null
+            : section == moved
+                ? section with
+                {
+                    Patterns =
+                    [
+                        .. section.Patterns.Select(one =>
+                            one with
+                            {
+                                Time = new(new(one.Time.Start.Value - 30), new(one.Time.End.Value - 30)),
+                            }
+                        ),
+                        section.Patterns[0] with
+                        {
+                            Days = WeekdaySet.Of(Weekday.Saturday),
+                        },
+                    ],
+                }
+            : section == fuller
+                ? section with
+                {
+                    Seats = section.Seats with { Enrolled = section.Seats.Enrolled + 1 },
+                }
+            : section == taught ? section with { Instructors = ["N. Newcomer"] }
+            : section == cancelled ? section with { Status = SectionStatus.Cancelled }
+            : section;
+        Section[] Changed(Course course) =>
+            [
+                .. course
+                    .Sections.Select(Change)
+                    .OfType<Section>()
+                    .Select(section =>
+                        section with
+                        {
+                            LinkedTo = [.. section.LinkedTo.Where(number => number != gone.Number)],
+                        }
+                    ),
+            ];
+        var courses = sample.Courses.Select(course => course with { Sections = Changed(course) }).ToList();
+        courses.Add(
+            courses[0] with
+            {
+                Id = new("NEW 101"),
+                Sections = [all[5] with { Number = new("99001"), LinkedTo = [] }],
+            }
+        );
+        foreach (
+            var relinked in sample
+                .Courses.SelectMany(course => course.Sections)
+                .Where(section => section != gone && section.LinkedTo.Contains(gone.Number))
+        )
+            told.TryAdd(relinked.Number.Value, SectionChange.Other);
+        return sample with { Courses = courses };
+    }
+
+    private async Task PrepareAsync()
+    {
+        await using var database = file.Open();
+        await DatabaseFile.PrepareAsync(database);
+    }
+
+    private async Task<CatalogueChanges> ImportAsync(UniversityCatalogue catalogue, DateTime asOf)
+    {
+        await using var database = file.Open();
+        return await CatalogueImport.ImportAsync(database, catalogue, asOf);
+    }
+
+    private async Task<UniversityCatalogue> ReadAsync()
+    {
+        await using var database = file.Open();
+        return (await CatalogueReading.ReadAsync(database))!.Catalogue;
+    }
+
+    private async Task<Dictionary<string, int>> IdsAsync()
+    {
+        await using var database = file.Open();
+        return await database.Sections.ToDictionaryAsync(row => $"{row.TermId} {row.Number}", row => row.Id);
+    }
+}

@@ -1,0 +1,63 @@
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Catalogue;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Data.Tests;
+
+/// <summary>A database file of one's own, and the sample world.</summary>
+internal sealed class TestDatabase : IDisposable
+{
+    private readonly DirectoryInfo folder = Directory.CreateTempSubdirectory("hour-grid-data-");
+
+    public void Dispose()
+    {
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        folder.Delete(recursive: true);
+    }
+
+    public HourGridContext Open()
+    {
+        var options = new DbContextOptionsBuilder<HourGridContext>();
+        DatabaseFile.Use(options, Path.Combine(folder.FullName, "hour-grid.db"));
+        return new(options.Options);
+    }
+
+    public static UniversityCatalogue Sample()
+    {
+        for (var at = new DirectoryInfo(AppContext.BaseDirectory); at is not null; at = at.Parent)
+            if (Path.Combine(at.FullName, "demo", "saltmere.catalogue.json") is var file && File.Exists(file))
+                return CatalogueJson.Read(File.ReadAllBytes(file)).Value;
+        throw new FileNotFoundException("demo/saltmere.catalogue.json");
+    }
+
+    /// <summary>Everything a catalogue holds, as text; the travel table has no order of its own.</summary>
+    public static string Say(UniversityCatalogue catalogue) =>
+        Encoding.UTF8.GetString(
+            JsonSerializer.SerializeToUtf8Bytes(
+                catalogue with
+                {
+                    Travel = [.. catalogue.Travel.OrderBy(entry => entry.From).ThenBy(entry => entry.To)],
+                },
+                Whole
+            )
+        );
+
+    private static readonly JsonSerializerOptions Whole = new() { Converters = { new AnyPrerequisite() } };
+
+    private sealed class AnyPrerequisite : JsonConverter<Prerequisite>
+    {
+        public override Prerequisite Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
+            throw new NotSupportedException();
+
+        public override void Write(Utf8JsonWriter writer, Prerequisite value, JsonSerializerOptions options)
+        {
+            writer.WriteStartObject();
+            writer.WritePropertyName(value.GetType().Name);
+            JsonSerializer.Serialize(writer, (object)value, value.GetType(), options);
+            writer.WriteEndObject();
+        }
+    }
+}
