@@ -1,10 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Navigate, Outlet, Route, Routes } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
-import { Catalogue } from '@/catalogue/Catalogue';
 import { Failure, Loading } from '@/ui/States';
-import { Workbench } from '@/workbench/Workbench';
 import { TopBar } from './TopBar';
+
+/** Each place comes when it is first visited. */
+const Catalogue = lazy(async () => ({ default: (await import('@/catalogue/Catalogue')).Catalogue }));
+const Workbench = lazy(async () => ({ default: (await import('@/workbench/Workbench')).Workbench }));
 
 export function App() {
   return (
@@ -31,7 +34,9 @@ function Shell() {
           onRetry={() => void visit.refetch()}
         />
       ) : visit.data ? (
-        <Outlet />
+        <Suspense fallback={<Loading />}>
+          <Outlet />
+        </Suspense>
       ) : (
         <Loading />
       )}

@@ -19,7 +19,7 @@ export function TopBar() {
   return (
     <header className="on-bar flex h-[50px] shrink-0 items-center gap-2 bg-bar px-4 text-on-bar max-md:gap-1 max-md:px-3">
       <img src="/mark.svg" alt="" className="h-5 w-auto" />
-      <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:mr-1">Hour Grid</span>
+      <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:sr-only">Hour Grid</span>
       <nav aria-label="Places" className="flex">
         {term !== '' &&
           places.map((place) => (

@@ -5,7 +5,6 @@ import {
   eitherOrOf,
   leaveEitherOr,
   removeCourse,
-  sayRole,
   wantedOf,
 } from '@/sketch/edits';
 import { Button } from '@/ui/Button';
@@ -51,11 +50,9 @@ export function CourseActions({ course, ask, change }: Props) {
           Remove from sketch
         </Button>
       )}
-      {wanted && (
-        <p className="w-full text-12 text-mute" role="status">
-          {choice
-            ? `In the sketch: ${choice.take.min === choice.take.max ? choice.take.min : `${choice.take.min} to ${choice.take.max}`} of ${choice.courses.join(', ')}.`
-            : `In the sketch: ${sayRole(wanted.role).toLowerCase()}.`}
+      {choice && (
+        <p className="w-full text-12 text-mute">
+          In the sketch: {choice.take.min === choice.take.max ? choice.take.min : `${choice.take.min} to ${choice.take.max}`} of {choice.courses.join(', ')}.
         </p>
       )}
     </div>

@@ -8,10 +8,10 @@ import { ValueList } from './ValueList';
 type Props = { course: Course; ask: Ask; change: (edit: (ask: Ask) => Ask) => void };
 
 const seatsChoices = [
-  { value: null, label: 'as the sketch says' },
-  { value: 'open', label: 'only with a free seat' },
-  { value: 'waitlist', label: 'with a seat or a waitlist place' },
-  { value: 'any', label: 'full ones too' },
+  { value: null, label: 'seats as the sketch says' },
+  { value: 'open', label: 'sections with a free seat' },
+  { value: 'waitlist', label: 'sections with a seat or a waitlist place' },
+  { value: 'any', label: 'full sections too' },
 ];
 
 /** Limits for this course alone, as a line one edits. */
@@ -29,7 +29,7 @@ export function CourseLimits({ course, ask, change }: Props) {
       <span className="text-mute">For this course alone:</span>
       <Limit name="Seats" text={seats.label} isSet={seats.value !== null}>
         <fieldset>
-          <legend className="mb-1 text-12 text-mute">Sections</legend>
+          <legend className="mb-1 text-12 text-mute">Which sections may be taken</legend>
           {seatsChoices.map((choice) => (
             <label key={choice.label} className="flex items-center gap-2 py-1">
               <input

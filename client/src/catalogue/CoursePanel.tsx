@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Ask, Course, Term } from '@/api/client';
+import type { Ask, Course, Sketch, Term } from '@/api/client';
 import { courseQuery, standingQuery } from '@/api/queries';
 import { countOf, sayCount } from '@/lib/count';
 import { sayCreditRange } from './narrowing';
@@ -14,13 +14,14 @@ import { SmallGrid } from './SmallGrid';
 type Props = {
   term: Term;
   id: string;
-  ask: Ask;
+  sketch: Sketch;
   change: (edit: (ask: Ask) => Ask) => void;
   held: () => string[];
 };
 
 /** Everything about one course, and what the sketch wants of it. */
-export function CoursePanel({ term, id, ask, change, held }: Props) {
+export function CoursePanel({ term, id, sketch, change, held }: Props) {
+  const { ask } = sketch;
   const course = useQuery(courseQuery(term.id, id));
   const standing = useQuery(standingQuery(ask, id));
   const [pointedAt, setPointedAt] = useState<string | null>(null);
@@ -35,7 +36,8 @@ export function CoursePanel({ term, id, ask, change, held }: Props) {
   if (!course.data) return <Loading />;
   const one = course.data;
   return (
-    <article aria-labelledby="course-title" className="flex min-h-full flex-col">
+    <>
+    <article aria-labelledby="course-title" className="min-h-0 flex-1 overflow-y-auto px-4 py-3 max-md:p-0">
       <h1 id="course-title" className="text-16 leading-snug font-heavy">
         {one.id} {one.title}
       </h1>
@@ -46,7 +48,7 @@ export function CoursePanel({ term, id, ask, change, held }: Props) {
       <CourseLimits course={one} ask={ask} change={change} />
       <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">
         <h2 className="text-14 font-heavy text-ink">Sections</h2>
-        <SeatsAge term={term.id} course={one.id} />
+        <SeatsAge term={term.id} course={one} />
       </div>
       {standing.data && (
         <p className="text-12 text-mute" role="status">
@@ -73,8 +75,9 @@ export function CoursePanel({ term, id, ask, change, held }: Props) {
           onPoint={setPointedAt}
         />
       ))}
-      <SmallGrid term={term} ask={ask} held={held} course={one} pointedAt={pointedAt} />
     </article>
+    <SmallGrid term={term} sketch={sketch} held={held} course={one} pointedAt={pointedAt} />
+    </>
   );
 }
 

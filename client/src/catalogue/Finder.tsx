@@ -45,7 +45,7 @@ export function Finder({ term, sketch, facets }: Props) {
       key={state.course}
       term={term}
       id={state.course}
-      ask={sketch.ask}
+      sketch={sketch}
       change={edits.change}
       held={held}
     />
@@ -88,7 +88,7 @@ export function Finder({ term, sketch, facets }: Props) {
         {!isNarrow && panel && (
           <aside
             aria-label="Course"
-            className="w-[min(472px,45%)] shrink-0 overflow-y-auto border-l border-rule bg-sheet px-4 py-3"
+            className="flex w-[min(472px,45%)] shrink-0 flex-col border-l border-rule bg-sheet"
           >
             {panel}
           </aside>
@@ -99,7 +99,7 @@ export function Finder({ term, sketch, facets }: Props) {
           sheet
           open={state.course !== null}
           onOpenChange={(open) => !open && state.open(null)}
-          title={state.course ?? ''}
+          title="Course"
         >
           {panel}
         </Dialog>

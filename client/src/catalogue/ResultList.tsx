@@ -38,7 +38,9 @@ export function ResultList({ state, found, ask, names }: Props) {
 
   // A new search is read from its top.
   const search = state.search;
-  useEffect(() => scroller.current?.scrollTo({ top: 0 }), [search]);
+  useEffect(() => {
+    if (scroller.current) scroller.current.scrollTop = 0;
+  }, [search]);
 
   const goTo = (index: number) => {
     if (index < 0 || index >= courses.length) return;

@@ -38,10 +38,12 @@ export const ResultRow = memo(function ResultRow(props: Props) {
           {sayCredits(course.minCredits, course.maxCredits)} · {course.components.join(' + ')}
           {course.part && ` · ${names.part(course.part)}`} · {course.sectionsWithSeat} of{' '}
           {countOf(course.sections, 'section')} with seats
-          {hides > 0 && ` · ${hides} narrowed out`}
+          {hides > 0 && ` · ${hides} hidden`}
         </span>
       </span>
-      <WeekStamp stamp={course.stamp} className="w-[130px] shrink-0 max-md:hidden" />
+      <span className="h-[50px] w-[112px] shrink-0 max-md:hidden">
+        <WeekStamp stamp={course.stamp} />
+      </span>
       <span className="sr-only">{sayStamp(course.stamp)}</span>
       <span className="w-[128px] shrink-0 max-md:w-[88px]">
         <FitFigure fit={fit} role={role} />
@@ -51,8 +53,8 @@ export const ResultRow = memo(function ResultRow(props: Props) {
 });
 
 function FitFigure({ fit, role }: { fit: Fit | undefined; role: string | null }) {
-  const note = role ? `${sayRole(role).toLowerCase()} in the sketch` : 'timetables with it';
-  if (!fit) return <span className="block text-12 text-mute">{role ? note : ''}</span>;
+  const note = role ? `timetables · ${sayRole(role).toLowerCase()}` : 'timetables with it';
+  if (!fit) return <span className="block text-12 text-mute">{role ? sayRole(role).toLowerCase() : ''}</span>;
   const none = fit.timetables === '0' && fit.isExact;
   return (
     <>

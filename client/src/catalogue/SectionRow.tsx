@@ -1,11 +1,10 @@
 import type { Section, Term } from '@/api/client';
 import { meetsAllTerm, sayComponent } from '@/grid/classes';
-import { countOf } from '@/lib/count';
 import { type Day, fullDay, sayDays, shortDay } from '@/lib/days';
 import { sayMode } from '@/lib/modes';
 import { sayWeeks } from '@/lib/weeks';
 import { useCampusNames } from '@/sketch/useCampusNames';
-import { lettersFor, meetingLines } from './meetings';
+import { lettersFor, type MeetingLine, meetingLines } from './meetings';
 
 type Mark = 'keep' | 'ruleOut' | null;
 
@@ -30,6 +29,7 @@ export function SectionRow(props: Props) {
   const campusName = useCampusNames();
   const lines = meetingLines(section);
   const letters = lettersFor(lines);
+  const remarks = remarksOf(section, goesWith);
   const isOut = mark === 'ruleOut' || standing === '0';
   return (
     <li
@@ -39,13 +39,12 @@ export function SectionRow(props: Props) {
       onFocus={() => onPoint(true)}
       onBlur={() => onPoint(false)}
     >
-      <div className="flex gap-3">
-        <div className="w-[76px] shrink-0">
+      <div className="flex gap-3 max-md:flex-wrap max-md:gap-x-2 max-md:gap-y-1">
+        <div className="w-[58px] shrink-0">
           <div className={`font-heavy ${isOut ? 'text-mute' : ''}`}>{section.label || section.component}</div>
           <div className="text-12 text-mute tabular-nums">{section.number}</div>
-          <div className="text-12 text-mute">{section.component}</div>
         </div>
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0 flex-1 max-md:basis-[calc(100%-66px)]">
           {lines.length === 0 && <div className="text-mute">no set hours</div>}
           {lines.map((line, i) => (
             <div key={i} className="mb-0.5">
@@ -55,47 +54,55 @@ export function SectionRow(props: Props) {
               </div>
               <div className="text-12 text-mute">
                 {[
-                  line.room || (line.campus ? campusName(line.campus) : ''),
-                  line.room && line.campus && !line.room.startsWith(campusName(line.campus))
-                    ? campusName(line.campus)
-                    : '',
+                  placeOf(line, campusName),
                   meetsAllTerm(line.weeks, term.weeks) ? '' : sayWeeks(line.weeks, weekWords),
+                  i === lines.length - 1 ? remarks : '',
                 ]
                   .filter((part) => part !== '')
                   .join(' · ')}
               </div>
             </div>
           ))}
-          <div className="text-12 text-mute">{remarksOf(section, goesWith)}</div>
+          {lines.length === 0 && <div className="text-12 text-mute">{remarks}</div>}
           {section.notes !== '' && <div className="text-12">{section.notes}</div>}
         </div>
-        <div className="w-[104px] shrink-0">
+        <div className="w-[84px] shrink-0 max-md:ml-[66px] max-md:flex-1">
           <Seats section={section} />
-          <div className="mt-1 text-12 text-mute tabular-nums">{standing !== null && `in ${standing}`}</div>
+          <div className="text-12 text-mute tabular-nums">
+            {standing !== null && (standing === '0' ? 'in none' : `in ${standing}`)}
+          </div>
         </div>
-      </div>
-      <div className="mt-1 flex gap-2">
-        <MarkButton
-          pressed={mark === 'keep'}
-          label={`Keep ${sayComponent(section)}`}
-          onClick={() => onMark(mark === 'keep' ? null : 'keep')}
-        >
-          {mark === 'keep' ? 'Kept' : 'Keep'}
-        </MarkButton>
-        <MarkButton
-          pressed={mark === 'ruleOut'}
-          label={`Rule out ${sayComponent(section)}`}
-          onClick={() => onMark(mark === 'ruleOut' ? null : 'ruleOut')}
-        >
-          {mark === 'ruleOut' ? 'Ruled out' : 'Rule out'}
-        </MarkButton>
+        <div className="flex w-[62px] shrink-0 flex-col gap-1 max-md:w-[130px] max-md:flex-row">
+          <MarkButton
+            pressed={mark === 'keep'}
+            label={`Keep ${sayComponent(section)}`}
+            onClick={() => onMark(mark === 'keep' ? null : 'keep')}
+          >
+            {mark === 'keep' ? 'Kept' : 'Keep'}
+          </MarkButton>
+          <MarkButton
+            pressed={mark === 'ruleOut'}
+            label={`Rule out ${sayComponent(section)}`}
+            onClick={() => onMark(mark === 'ruleOut' ? null : 'ruleOut')}
+          >
+            {mark === 'ruleOut' ? 'Out' : 'Rule out'}
+          </MarkButton>
+        </div>
       </div>
     </li>
   );
 }
 
+/** The room, and the campus where the room does not say it. */
+function placeOf(line: MeetingLine, campusName: (id: string) => string): string {
+  const campus = line.campus ? campusName(line.campus) : '';
+  if (line.room === '') return campus;
+  return campus === '' || line.room.startsWith(campus) ? line.room : `${line.room}, ${campus}`;
+}
+
 function remarksOf(section: Section, goesWith: readonly string[]): string {
   return [
+    section.component,
     section.instructors.join(' and '),
     section.mode === 'inPerson' ? '' : sayMode(section.mode),
     section.credits === null ? '' : `${section.credits} cr`,
@@ -110,8 +117,6 @@ function remarksOf(section: Section, goesWith: readonly string[]): string {
 /** Seats as a bar and in words; where they are of a shared pool, it says so. */
 function Seats({ section }: { section: Section }) {
   const taken = section.capacity === 0 ? 1 : 1 - section.freeSeats / section.capacity;
-  const waiting =
-    section.waitlistCapacity > 0 ? ` · ${section.waitlisted} of ${section.waitlistCapacity} wait` : '';
   return (
     <>
       <div className="h-1.5 w-full rounded-[1px] bg-hair" aria-hidden="true">
@@ -120,10 +125,14 @@ function Seats({ section }: { section: Section }) {
           style={{ width: `${Math.round(Math.min(1, Math.max(0, taken)) * 100)}%` }}
         />
       </div>
-      <div className={`mt-0.5 text-12 ${section.freeSeats === 0 ? 'font-strong' : 'text-mute'}`}>
-        {section.freeSeats === 0 ? 'full' : `${section.freeSeats} of ${countOf(section.capacity, 'seat')} left`}
-        {section.freeSeats === 0 && waiting}
+      <div className={`text-12 ${section.freeSeats === 0 ? 'font-strong' : 'text-mute'}`}>
+        {section.freeSeats === 0 ? 'full' : `${section.freeSeats} of ${section.capacity} left`}
       </div>
+      {section.freeSeats === 0 && section.waitlistCapacity > 0 && (
+        <div className="text-12 text-mute">
+          {section.waitlisted} of {section.waitlistCapacity} wait
+        </div>
+      )}
       {section.seatsShared !== null && (
         <div className="text-11 text-mute">seats shared: {section.seatsShared}</div>
       )}
@@ -161,7 +170,7 @@ function MarkButton({ pressed, label, onClick, children }: MarkProps) {
       aria-pressed={pressed}
       aria-label={label}
       onClick={onClick}
-      className={`rounded-[3px] border px-1.5 text-12 ${
+      className={`w-full rounded-[3px] border px-1 text-12 ${
         pressed ? 'border-ink bg-ink font-strong text-sheet' : 'border-rule text-mute hover:border-ink hover:text-ink'
       }`}
     >

@@ -1,12 +1,13 @@
 import type { Sketch } from '@/api/client';
+import { ChangedSections } from '@/sketch/ChangedSections';
 import type { useSketchEdits } from '@/sketch/useSketchEdits';
 import { Button } from '@/ui/Button';
 
 type Props = { edits: ReturnType<typeof useSketchEdits>; sketch: Sketch };
 
-/** Says when a change to the sketch was not saved. */
+/** Says when a change to the sketch was not saved, or when the catalogue changed under it. */
 export function SketchNotice({ edits, sketch }: Props) {
-  if (!edits.notice) return null;
+  if (!edits.notice) return <ChangedSections sketch={sketch} edits={edits} />;
   return (
     <div
       role="alert"

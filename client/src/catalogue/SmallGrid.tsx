@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { Ask, Course, Term } from '@/api/client';
+import type { Course, Sketch, Term } from '@/api/client';
 import { answerQuery } from '@/api/queries';
 import { along, axisFor, hoursOf } from '@/grid/axis';
 import { classesOf, colourOf, type GridClass } from '@/grid/classes';
@@ -16,17 +16,18 @@ const band = 20;
 
 type Props = {
   term: Term;
-  ask: Ask;
+  sketch: Sketch;
   held: () => string[];
   course: Course;
   pointedAt: string | null;
 };
 
 /** The sketch's timetable in view, small, and where the section pointed at would fall. */
-export function SmallGrid({ term, ask, held, course, pointedAt }: Props) {
+export function SmallGrid({ term, sketch, held, course, pointedAt }: Props) {
+  const { ask } = sketch;
   const answer = useQuery(answerQuery(ask, held));
   const colours = useCourseColours(
-    term.id,
+    sketch.id,
     ask.wanted.map((wanted) => wanted.course),
   );
   const sections = useSections(term.id, colours);
@@ -47,7 +48,7 @@ export function SmallGrid({ term, ask, held, course, pointedAt }: Props) {
     height: share.height * (band - 2),
   });
   return (
-    <figure className="sticky bottom-0 -mx-4 mt-auto -mb-3 border-t border-rule bg-sheet px-4 pt-2 pb-2 max-md:mx-0 max-md:mb-0 max-md:px-0">
+    <figure className="shrink-0 border-t border-rule bg-sheet px-4 pt-2 pb-2 max-md:mt-3 max-md:px-0">
       <figcaption className="mb-1 text-12 text-mute">
         {ask.wanted.length === 0
           ? 'Point at a section to see its hours.'

@@ -6,16 +6,16 @@ type Stamp = Found['stamp'];
 
 const cell = 10;
 
-type Props = { stamp: Stamp; className?: string };
-
 /** When the sections of a course meet: days down, hours across, darker where more of them do. */
-export const WeekStamp = memo(function WeekStamp({ stamp, className = '' }: Props) {
+export const WeekStamp = memo(function WeekStamp({ stamp }: { stamp: Stamp }) {
   const hours = stamp.days[0]?.length ?? 0;
   const most = Math.max(1, ...stamp.days.flat());
+  if (stamp.days.every((day) => day.every((count) => count === 0)))
+    return <span className="flex h-full items-center text-11 text-mute">no set hours</span>;
   return (
     <svg
       viewBox={`0 0 ${hours * cell} ${stamp.days.length * cell}`}
-      className={className}
+      className="h-full w-full"
       preserveAspectRatio="xMidYMid meet"
       aria-hidden="true"
     >

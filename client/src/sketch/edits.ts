@@ -88,6 +88,20 @@ export function markSection(
   }));
 }
 
+/** Without these sections, wherever they are kept, ruled out or held. */
+export function letGo(ask: Ask, numbers: readonly string[]): Ask {
+  const without = (list: readonly string[]) => list.filter((number) => !numbers.includes(number));
+  return {
+    ...ask,
+    registered: without(ask.registered),
+    wanted: ask.wanted.map((wanted) => ({
+      ...wanted,
+      keep: without(wanted.keep),
+      ruleOut: without(wanted.ruleOut),
+    })),
+  };
+}
+
 /** Sections that must be the ones taken, with their courses as musts. */
 export function keepSections(ask: Ask, sections: readonly { course: string; number: string }[]): Ask {
   return sections.reduce(

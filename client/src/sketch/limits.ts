@@ -18,13 +18,6 @@ export function sayLimits(ask: Ask, wanted: WantedCourse, course: Course | undef
   return lines.filter((line) => typeof line === 'string');
 }
 
-/** Sections the sketch holds on to that the term does not offer any more. */
-export function goneSections(wanted: WantedCourse, course: Course | undefined): string[] {
-  if (!course) return [];
-  const held = new Set(course.sections.map((section) => section.number));
-  return wanted.keep.filter((number) => !held.has(number));
-}
-
 function sayChoice(choice: Ask['eitherOr'][number], course: string): string {
   const others = choice.courses.filter((other) => other !== course).join(' or ');
   const { min, max } = choice.take;

@@ -9,7 +9,7 @@ export type Notice = { text: string; canRetry: boolean };
 const changedElsewhere =
   'This sketch was changed in another window. Here is the newer one; your last change was not saved.';
 
-type Change = { kind: 'save'; ask: Ask; held: string[] } | { kind: 'undo' | 'redo'; held: string[] };
+type Change = { kind: 'save'; ask: Ask; held: string[] } | { kind: 'undo' | 'redo' | 'read'; held: string[] };
 
 /**
  * Changes to a sketch. The cache shows each at once; they are saved one after the other, each against the version the
@@ -89,6 +89,8 @@ export function useSketchEdits(term: string, held: () => string[]) {
       } else mutation.mutate({ kind: 'undo', held: held() });
     },
     redo: () => mutation.mutate({ kind: 'redo', held: held() }),
+    /** Notes that what became of the sketch's sections was read. */
+    readChanges: () => mutation.mutate({ kind: 'read', held: held() }),
     saving: useIsMutating({ mutationKey }) > 0,
     notice,
     retry: () => save(current().ask),
@@ -105,6 +107,8 @@ function send(sketch: Sketch, change: Change): Promise<SavedSketch> {
       return call(http.PUT('/api/sketches/{id}', { params, body: { version, ask: change.ask, held } }));
     case 'undo':
       return call(http.POST('/api/sketches/{id}/undo', { params, body: { version, held } }));
+    case 'read':
+      return call(http.POST('/api/sketches/{id}/changes-read', { params, body: { version, held } }));
     case 'redo':
       return call(http.POST('/api/sketches/{id}/redo', { params, body: { version, held } }));
   }

@@ -13,7 +13,7 @@ export function Button({ look = 'plain', className = '', ...rest }: Props) {
     <button
       type="button"
       {...rest}
-      className={`rounded-[4px] border px-2.5 py-1 text-14 font-strong disabled:cursor-default disabled:opacity-45 ${looks[look]} ${className}`}
+      className={`rounded-[4px] border px-2.5 py-1 text-14 font-strong aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet disabled:cursor-default disabled:opacity-45 ${looks[look]} ${className}`}
     />
   );
 }

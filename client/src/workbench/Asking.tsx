@@ -5,6 +5,7 @@ import type { Colour } from '@/grid/classes';
 import { Button } from '@/ui/Button';
 import { AddCourse } from './AddCourse';
 import { BlockList } from './BlockList';
+import { ChangedSections } from '@/sketch/ChangedSections';
 import { addCourse, removeCourse, setBlocks, setRole } from '@/sketch/edits';
 import type { Sections } from '@/sketch/useSections';
 import type { useSketchEdits } from '@/sketch/useSketchEdits';
@@ -50,6 +51,7 @@ export function Asking(props: Props) {
           </div>
         </div>
       )}
+      <ChangedSections sketch={sketch} edits={edits} />
       <Heading name="Wanted" aside={sayTakenCredits(ask.wanted, sections)} />
       <AddCourse
         term={sketch.term}
