@@ -12,8 +12,6 @@ namespace HourGrid.Cli;
 /// <summary><c>solve</c>: answers an ask against a catalogue and prints the answer as JSON.</summary>
 internal static class SolveCommand
 {
-    public const int WrongInput = 2;
-
     private static readonly Option<FileInfo> Catalogue = new("--catalogue")
     {
         Description = "The catalogue file (docs/formats/catalogue.md).",
@@ -88,8 +86,18 @@ internal static class SolveCommand
     {
         try
         {
-            var catalogue = await ReadAsync(parsed.GetRequiredValue(Catalogue), CatalogueJson.Read, cancellation);
-            var ask = await ReadAsync(parsed.GetRequiredValue(AskFile), AskJson.Read, cancellation);
+            var catalogue = await InputFile.ReadAsync(
+                "solve",
+                parsed.GetRequiredValue(Catalogue),
+                CatalogueJson.Read,
+                cancellation
+            );
+            var ask = await InputFile.ReadAsync(
+                "solve",
+                parsed.GetRequiredValue(AskFile),
+                AskJson.Read,
+                cancellation
+            );
             var snapshot =
                 catalogue.SnapshotOf(ask.Term)
                 ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
@@ -118,34 +126,11 @@ internal static class SolveCommand
                         or UnauthorizedAccessException
                         or AskRefusedException
                         or AskTooLargeException
-                        or InputException
+                        or FormatProblemsException
             )
         {
             await Console.Error.WriteLineAsync($"hg solve: {problem.Message}");
-            return WrongInput;
+            return InputFile.WrongInput;
         }
     }
-
-    private static async Task<T> ReadAsync<T>(
-        FileInfo file,
-        Func<ReadOnlyMemory<byte>, Reading<T>> read,
-        CancellationToken cancellation
-    )
-    {
-        try
-        {
-            var reading = read(await File.ReadAllBytesAsync(file.FullName, cancellation));
-            if (reading.IgnoredFields.Count > 0)
-                await Console.Error.WriteLineAsync(
-                    $"hg solve: {file.Name}: warning: unknown fields are ignored: {string.Join(", ", reading.IgnoredFields)}"
-                );
-            return reading.Value;
-        }
-        catch (FormatProblemsException problem)
-        {
-            throw new InputException($"{file.Name}: {problem.Message}", problem);
-        }
-    }
-
-    private sealed class InputException(string message, Exception inner) : Exception(message, inner);
 }

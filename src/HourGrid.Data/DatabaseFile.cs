@@ -7,6 +7,9 @@ namespace HourGrid.Data;
 /// <summary>Opens the database file and brings it up to date.</summary>
 public static class DatabaseFile
 {
+    /// <summary>The database of a data folder.</summary>
+    public static string In(string folder) => Path.Combine(folder, "hour-grid.db");
+
     /// <summary>Sets a context up on the file at a path.</summary>
     public static void Use(DbContextOptionsBuilder options, string path) =>
         options

@@ -20,6 +20,8 @@ builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
 builder.Services.AddSingleton<AnswerRoom>();
 builder.Services.AddSingleton<WarmUp>();
 builder.Services.AddScoped<SketchDesk>();
+if (!DataFolder.IsDescribingOnly)
+    builder.Services.AddHostedService<CatalogueWatch>();
 
 var app = builder.Build();
 

@@ -1,3 +1,5 @@
+using System.Text.Encodings.Web;
+using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Json;
 
@@ -12,4 +14,20 @@ public static class CatalogueJson
     /// <exception cref="FormatProblemsException">The file cannot be used; it says where and why.</exception>
     public static Reading<UniversityCatalogue> Read(ReadOnlyMemory<byte> utf8) =>
         JsonFile.Read(utf8, root => new CatalogueReader().Read(root));
+
+    /// <summary>Writes a file that <see cref="Read"/> reads to the same catalogue.</summary>
+    public static byte[] Write(UniversityCatalogue catalogue)
+    {
+        using var stream = new MemoryStream();
+        using (var writer = new Utf8JsonWriter(stream, Readable))
+            CatalogueWriter.Write(catalogue).WriteTo(writer);
+        return stream.ToArray();
+    }
+
+    private static readonly JsonWriterOptions Readable = new()
+    {
+        Indented = true,
+        // The file is never part of a page, and people read it.
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 }

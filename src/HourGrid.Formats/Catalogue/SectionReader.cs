@@ -53,11 +53,7 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
         var part = section.Or<PartOfTerm?>("part", null, one => Part(one, term));
         var mode = section.Or("mode", DeliveryMode.InPerson, word => word.Word(Words.Modes) ?? DeliveryMode.InPerson);
         var campus = section.Or("campus", null, one => (CampusId?)CatalogueReader.KnownCampus(one, campuses));
-        var defaults = new MeetingDefaults(
-            mode is DeliveryMode.Online or DeliveryMode.OnlineLive ? null : campus,
-            part?.Start ?? term.Start,
-            part?.End ?? term.End
-        );
+        var defaults = MeetingDefaults.Of(mode, campus, part?.Id, term);
         return new()
         {
             Number = number,
@@ -141,6 +137,4 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
                 );
         }
     }
-
-    private readonly record struct MeetingDefaults(CampusId? Campus, DateOnly From, DateOnly To);
 }

@@ -19,9 +19,7 @@ internal static class DataFolder
     public static void AddDataFolder(this WebApplicationBuilder builder)
     {
         var folder = Path.GetFullPath(builder.Configuration[Setting] ?? "data");
-        builder.Services.AddDbContext<HourGridContext>(options =>
-            DatabaseFile.Use(options, Path.Combine(folder, "hour-grid.db"))
-        );
+        builder.Services.AddDbContext<HourGridContext>(options => DatabaseFile.Use(options, DatabaseFile.In(folder)));
         if (IsDescribingOnly)
             return;
         var keys = Directory.CreateDirectory(Path.Combine(folder, "keys"));
@@ -44,27 +42,6 @@ internal static class DataFolder
         }
         await app.Services.GetRequiredService<CurrentCatalogue>().ReadAsync(database);
     }
-}
-
-/// <summary>Holds the data folder for this process; a second server on the same folder is refused at its start.</summary>
-internal sealed class DataFolderLock : IDisposable
-{
-    private readonly FileStream file;
-
-    public DataFolderLock(string folder)
-    {
-        var path = Path.Combine(folder, "lock");
-        try
-        {
-            file = new(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
-        }
-        catch (IOException problem)
-        {
-            throw new InvalidOperationException($"Another server already uses the data folder {folder}.", problem);
-        }
-    }
-
-    public void Dispose() => file.Dispose();
 }
 
 internal static partial class DataFolderLog

@@ -1,0 +1,178 @@
+using System.CommandLine;
+using System.Globalization;
+using HourGrid.Core.Catalogue;
+using HourGrid.Data.Catalogue;
+using HourGrid.Formats.Catalogue;
+using HourGrid.Formats.Json;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Cli;
+
+/// <summary><c>import</c> and <c>export</c>: a catalogue into the database and out of it, as JSON or CSV.</summary>
+internal static class CatalogueCommands
+{
+    private const int MostNamed = 20;
+
+    private static readonly Argument<FileInfo> From = new("file")
+    {
+        Description = "A catalogue: .json (docs/formats/catalogue.md), or .csv (docs/formats/catalogue-csv.md).",
+    };
+
+    private static readonly Argument<FileInfo> To = new("file") { Description = "Where to write: .json or .csv." };
+
+    private static readonly Option<DirectoryInfo> Data = new("--data")
+    {
+        Description = "The data folder of the server; it may be running.",
+        Required = true,
+    };
+
+    public static Command Import()
+    {
+        var command = new Command("import", "Imports a catalogue, all of it or nothing, and says what changed.")
+        {
+            From,
+            Data,
+        };
+        command.SetAction(ImportAsync);
+        return command;
+    }
+
+    public static Command Export()
+    {
+        var command = new Command("export", "Writes the catalogue of the database to a file.") { To, Data };
+        command.SetAction(ExportAsync);
+        return command;
+    }
+
+    private static async Task<int> ImportAsync(ParseResult parsed, CancellationToken cancellation)
+    {
+        try
+        {
+            var file = parsed.GetRequiredValue(From);
+            await using var database = await DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation);
+            var catalogue = await InputFile.ReadAsync(
+                "import",
+                file,
+                IsCsv(file) ? await OverKeptAsync(database, cancellation) : CatalogueJson.Read,
+                cancellation
+            );
+            var changes = await CatalogueImport.ImportAsync(database, catalogue, DateTime.UtcNow, cancellation);
+            await Console.Out.WriteAsync(Say(catalogue, changes));
+            return 0;
+        }
+        catch (FormatProblemsException refused)
+        {
+            foreach (var problem in refused.Problems)
+                await Console.Error.WriteLineAsync($"hg import: {problem}");
+            await Console.Error.WriteLineAsync("hg import: nothing was changed.");
+            return InputFile.WrongInput;
+        }
+        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or CommandException)
+        {
+            await Console.Error.WriteLineAsync($"hg import: {problem.Message} Nothing was changed.");
+            return InputFile.WrongInput;
+        }
+        catch (DbUpdateException problem)
+        {
+            await Console.Error.WriteLineAsync(
+                $"hg import: the catalogue cannot be kept: {problem.InnerException?.Message ?? problem.Message} Nothing was changed."
+            );
+            return InputFile.WrongInput;
+        }
+    }
+
+    private static async Task<int> ExportAsync(ParseResult parsed, CancellationToken cancellation)
+    {
+        try
+        {
+            var file = parsed.GetRequiredValue(To);
+            var isCsv = IsCsv(file);
+            await using var database = await DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation);
+            var catalogue = await KeptAsync(database, cancellation);
+            // A file that is there is only replaced once the new one is whole.
+            var part = file.FullName + ".part";
+            await File.WriteAllBytesAsync(
+                part,
+                isCsv ? CatalogueCsv.Write(catalogue) : CatalogueJson.Write(catalogue),
+                cancellation
+            );
+            File.Move(part, file.FullName, overwrite: true);
+            await Console.Out.WriteLineAsync($"{file.Name}: {Counted(catalogue)}");
+            return 0;
+        }
+        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or CommandException)
+        {
+            await Console.Error.WriteLineAsync($"hg export: {problem.Message}");
+            return InputFile.WrongInput;
+        }
+    }
+
+    private static bool IsCsv(FileInfo file) =>
+        file.Extension.ToLowerInvariant() switch
+        {
+            ".csv" => true,
+            ".json" => false,
+            var other => throw new CommandException(
+                $"{file.Name}: found a file ending in \"{other}\"; expected .json or .csv."
+            ),
+        };
+
+    private static async Task<Func<ReadOnlyMemory<byte>, Reading<UniversityCatalogue>>> OverKeptAsync(
+        Data.HourGridContext database,
+        CancellationToken cancellation
+    )
+    {
+        var kept = await KeptAsync(database, cancellation);
+        return bytes => CatalogueCsv.Read(bytes, kept);
+    }
+
+    private static async Task<UniversityCatalogue> KeptAsync(
+        Data.HourGridContext database,
+        CancellationToken cancellation
+    ) =>
+        (await CatalogueReading.ReadAsync(database, cancellation))?.Catalogue
+        ?? throw new CommandException(
+            "The database holds no catalogue yet. Import one as JSON first: only that has terms and campuses."
+        );
+
+    private static string Counted(UniversityCatalogue catalogue) =>
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"{catalogue.Courses.Count} courses, {catalogue.Courses.Sum(course => course.Sections.Count)} sections, {catalogue.Terms.Count} terms"
+        );
+
+    private static string Say(UniversityCatalogue catalogue, CatalogueChanges changes)
+    {
+        var text = new StringWriter(CultureInfo.InvariantCulture);
+        text.WriteLine($"{catalogue.Institution}: {Counted(catalogue)}");
+        Line("courses new", changes.NewCourses.Select(course => course.Value));
+        Line("courses gone", changes.GoneCourses.Select(course => course.Value));
+        foreach (var (change, name) in Names)
+            Line(
+                $"sections {name}",
+                changes
+                    .Sections.Where(one => one.Change == change)
+                    .Select(one => $"{one.Number} ({one.Course} {(one.After ?? one.Before)!.Label})")
+            );
+        return text.ToString();
+
+        void Line(string what, IEnumerable<string> things)
+        {
+            var all = things.ToArray();
+            var named = string.Join(", ", all.Take(MostNamed));
+            var more = all.Length > MostNamed ? $", and {all.Length - MostNamed} more" : "";
+            text.WriteLine(all.Length == 0 ? $"{what}: 0" : $"{what}: {all.Length}: {named}{more}");
+        }
+    }
+
+    private static readonly (SectionChange Change, string Name)[] Names =
+    [
+        (SectionChange.New, "new"),
+        (SectionChange.Gone, "gone"),
+        (SectionChange.Moved, "moved"),
+        (SectionChange.Seats, "with other seats"),
+        (SectionChange.Other, "otherwise changed"),
+    ];
+
+    private sealed class CommandException(string message) : Exception(message);
+}

@@ -1,0 +1,41 @@
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Cli;
+
+/// <summary>Reads what a command is given.</summary>
+internal static class InputFile
+{
+    /// <summary>The exit status when the input is wrong.</summary>
+    public const int WrongInput = 2;
+
+    /// <summary>Reads a file, and warns of the fields that are ignored.</summary>
+    /// <exception cref="FormatProblemsException">The file cannot be used; the places name it.</exception>
+    public static async Task<T> ReadAsync<T>(
+        string command,
+        FileInfo file,
+        Func<ReadOnlyMemory<byte>, Reading<T>> read,
+        CancellationToken cancellation
+    )
+    {
+        try
+        {
+            var reading = read(await File.ReadAllBytesAsync(file.FullName, cancellation));
+            if (reading.IgnoredFields.Count > 0)
+                await Console.Error.WriteLineAsync(
+                    $"hg {command}: {file.Name}: warning: unknown fields are ignored: {string.Join(", ", reading.IgnoredFields)}"
+                );
+            return reading.Value;
+        }
+        catch (FormatProblemsException refused)
+        {
+            throw new FormatProblemsException([
+                .. refused.Problems.Select(problem =>
+                    problem with
+                    {
+                        Path = problem.Path.Length == 0 ? file.Name : $"{file.Name}: {problem.Path}",
+                    }
+                ),
+            ]);
+        }
+    }
+}

@@ -1,0 +1,43 @@
+using System.Globalization;
+using System.Text;
+using CsvHelper;
+using CsvHelper.Configuration;
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Formats.Catalogue;
+
+/// <summary>The courses and sections of a catalogue as CSV, a row a meeting: <c>docs/formats/catalogue-csv.md</c>.</summary>
+public static class CatalogueCsv
+{
+    internal static readonly CsvConfiguration Format = new(CultureInfo.InvariantCulture)
+    {
+        NewLine = "\r\n",
+        MissingFieldFound = null,
+    };
+
+    /// <summary>Reads a file over a catalogue that knows its terms and campuses, and all that the columns do not say of courses.</summary>
+    /// <exception cref="FormatProblemsException">The file cannot be used; it says in which row and column, and why.</exception>
+    public static Reading<UniversityCatalogue> Read(ReadOnlyMemory<byte> utf8, UniversityCatalogue over) =>
+        new CsvCatalogueReader(over).Read(utf8);
+
+    /// <summary>Writes the courses and sections of a catalogue.</summary>
+    public static byte[] Write(UniversityCatalogue catalogue)
+    {
+        using var stream = new MemoryStream();
+        using (var text = new StreamWriter(stream, new UTF8Encoding(encoderShouldEmitUTF8Identifier: false)))
+        using (var csv = new CsvWriter(text, Format))
+        {
+            foreach (var column in CsvColumns.All)
+                csv.WriteField(column);
+            csv.NextRecord();
+            foreach (var row in CsvColumns.RowsOf(catalogue))
+            {
+                foreach (var column in CsvColumns.All)
+                    csv.WriteField(CsvText.Guard(row.GetValueOrDefault(column, "")));
+                csv.NextRecord();
+            }
+        }
+        return stream.ToArray();
+    }
+}

@@ -1,0 +1,219 @@
+using System.Globalization;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using CsvHelper;
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Formats.Catalogue;
+
+/// <summary>
+/// Reads a catalogue from rows: they are put together as the JSON format has it and go through its reader, so that both
+/// formats have the same rules; where something is refused there, the row and the column are said.
+/// </summary>
+internal sealed class CsvCatalogueReader(UniversityCatalogue over)
+{
+    private const int MostRows = 500_000;
+
+    private readonly Dictionary<string, Course> known = over.Courses.ToDictionary(course => course.Id.Value);
+    private readonly Dictionary<string, JsonObject> courses = [];
+    private readonly JsonArray all = [];
+    private readonly Dictionary<
+        (string Course, string Term, string Number),
+        (JsonObject Section, int Row)
+    > sections = [];
+
+    // By the path of a course, section or meeting: the row it came from.
+    private readonly Dictionary<string, int> rowOf = [];
+    private readonly List<FormatProblem> problems = [];
+    private readonly SortedSet<string> ignored = new(StringComparer.Ordinal);
+
+    public Reading<UniversityCatalogue> Read(ReadOnlyMemory<byte> utf8)
+    {
+        ReadRows(utf8);
+        if (problems.Count > 0)
+            throw new FormatProblemsException([.. problems.Take(FormatProblemsException.MaxProblems)]);
+        var file = CatalogueWriter.Write(over with { Courses = [] });
+        file["courses"] = all;
+        try
+        {
+            var reading = CatalogueJson.Read(JsonSerializer.SerializeToUtf8Bytes(file));
+            return new(reading.Value, ignored);
+        }
+        catch (FormatProblemsException refused)
+        {
+            throw new FormatProblemsException([.. refused.Problems.Select(InRow)]);
+        }
+    }
+
+    private void ReadRows(ReadOnlyMemory<byte> utf8)
+    {
+        using var text = new StringReader(Encoding.UTF8.GetString(utf8.Span).TrimStart('\uFEFF'));
+        var format = CatalogueCsv.Format with
+        {
+            BadDataFound = bad =>
+                problems.Add(
+                    new(
+                        $"row {bad.Context.Parser!.Row}",
+                        "a quote inside a cell that does not begin with one",
+                        "cells with quotes in quotes, each quote doubled"
+                    )
+                ),
+        };
+        using var csv = new CsvReader(text, format);
+        if (!csv.Read() || !csv.ReadHeader())
+        {
+            problems.Add(new("row 1", "nothing", "the names of the columns"));
+            return;
+        }
+        var columns = csv.HeaderRecord!;
+        ignored.UnionWith(columns.Where(column => !CsvColumns.All.Contains(column)));
+        foreach (var needed in new[] { "course", "number", "term", "component" })
+            if (!columns.Contains(needed))
+                problems.Add(new("row 1", "no such column", $"a column {needed}"));
+        foreach (var twice in columns.GroupBy(column => column).Where(group => group.Count() > 1))
+            problems.Add(new($"row 1, {twice.Key}", "the column twice", "each column once"));
+        for (var row = 2; problems.Count == 0 && csv.Read(); row++)
+        {
+            if (row > MostRows)
+            {
+                problems.Add(new("", $"more than {MostRows} rows", $"{MostRows} at most"));
+                return;
+            }
+            Add(
+                row,
+                CsvColumns
+                    .All.Where(columns.Contains)
+                    .Select(column => (column, text: CsvText.Plain(csv.GetField(column) ?? "")))
+                    .Where(cell => cell.text.Length > 0)
+                    .ToDictionary(cell => cell.column, cell => cell.text)
+            );
+        }
+    }
+
+    private void Add(int row, Dictionary<string, string> cells)
+    {
+        if (cells.Count == 0)
+            return;
+        if (!cells.TryGetValue("course", out var id))
+        {
+            problems.Add(new($"row {row}, course", "nothing", "a course's code"));
+            return;
+        }
+        var course = CourseOf(row, id, cells);
+        if (!cells.TryGetValue("number", out var number))
+            return;
+        var ofCourse = course["sections"]!.AsArray();
+        var key = (id, cells.GetValueOrDefault("term", ""), number);
+        var fields = Fields(cells, CsvColumns.OfSection);
+        if (!sections.TryGetValue(key, out var section))
+        {
+            fields["meetings"] = new JsonArray();
+            sections[key] = section = (fields, row);
+            rowOf[$"{PathOf(course)}.sections[{ofCourse.Count}]"] = row;
+            ofCourse.Add(fields);
+        }
+        else if (DifferentColumn(section.Section, fields) is { } column)
+        {
+            problems.Add(
+                new(
+                    $"row {row}, {column}",
+                    cells.GetValueOrDefault(column, "nothing"),
+                    $"the same as in row {section.Row}, which is the same section"
+                )
+            );
+            return;
+        }
+        var meeting = Fields(cells, CsvColumns.OfMeeting);
+        if (meeting.Count == 0)
+            return;
+        var meetings = section.Section["meetings"]!.AsArray();
+        rowOf[$"{PathOf(course)}.sections[{ofCourse.IndexOf(section.Section)}].meetings[{meetings.Count}]"] = row;
+        meetings.Add(meeting);
+    }
+
+    private JsonObject CourseOf(int row, string id, Dictionary<string, string> cells)
+    {
+        if (courses.TryGetValue(id, out var course))
+            return course;
+        course = known.TryGetValue(id, out var already) ? CatalogueWriter.Course(already) : [];
+        foreach (var (field, value) in Fields(cells, CsvColumns.OfCourse).ToArray())
+            course[field] = value!.DeepClone();
+        course["sections"] = new JsonArray();
+        rowOf[$"courses[{all.Count}]"] = row;
+        all.Add(course);
+        courses[id] = course;
+        return course;
+    }
+
+    private string PathOf(JsonObject course) => $"courses[{all.IndexOf(course)}]";
+
+    private static JsonObject Fields(Dictionary<string, string> cells, (string Column, string Field)[] columns)
+    {
+        var fields = new JsonObject();
+        foreach (var (column, field) in columns)
+            if (cells.TryGetValue(column, out var text))
+                fields[field] = Value(column, text);
+        return fields;
+    }
+
+    /// <summary>What a cell says, as the JSON format has it; what it cannot be stays text, and is refused there.</summary>
+    private static JsonNode Value(string column, string text)
+    {
+        if (CsvColumns.Lists.Contains(column))
+            return new JsonArray([.. CsvColumns.ItemsOf(text).Select(item => (JsonNode)item)]);
+        if (CsvColumns.Numbers.Contains(column) && Number(text) is { } number)
+            return number;
+        return column switch
+        {
+            "courseCredits" when Number(text) is { } credits => credits,
+            "courseCredits"
+                when text.Split('-') is [var min, var max] && Number(min) is { } least && Number(max) is { } most =>
+                new JsonObject { ["min"] = least, ["max"] = most },
+            "consent" when text is "true" or "false" => text == "true",
+            "meetingCampus" when text == CsvColumns.NoCampus => "",
+            _ => text,
+        };
+    }
+
+    private static decimal? Number(string text) =>
+        decimal.TryParse(
+            text,
+            NumberStyles.AllowDecimalPoint | NumberStyles.AllowLeadingSign,
+            CultureInfo.InvariantCulture,
+            out var number
+        )
+            ? number
+            : null;
+
+    private static string? DifferentColumn(JsonObject first, JsonObject other)
+    {
+        foreach (var (column, field) in CsvColumns.OfSection)
+            if (!JsonNode.DeepEquals(first[field], other[field]))
+                return column;
+        return null;
+    }
+
+    /// <summary>A problem with a path of the JSON format, by the row and the column.</summary>
+    private FormatProblem InRow(FormatProblem problem)
+    {
+        var path = problem.Path;
+        var field = "";
+        while (path.Length > 0 && !rowOf.ContainsKey(path))
+        {
+            var dot = path.LastIndexOf('.');
+            field = dot < 0 ? path : path[(dot + 1)..];
+            path = dot < 0 ? "" : path[..dot];
+        }
+        if (path.Length == 0)
+            return problem;
+        var columns =
+            path.Contains("meetings", StringComparison.Ordinal) ? CsvColumns.OfMeeting
+            : path.Contains("sections", StringComparison.Ordinal) ? CsvColumns.OfSection
+            : CsvColumns.OfCourse;
+        var name = field.Split('[')[0];
+        var column = columns.FirstOrDefault(pair => pair.Field == name).Column ?? name;
+        return problem with { Path = $"row {rowOf[path]}, {column}" };
+    }
+}
