@@ -10,11 +10,7 @@ namespace HourGrid.Formats.Catalogue;
 /// <summary>The courses and sections of a catalogue as CSV, a row a meeting: <c>docs/formats/catalogue-csv.md</c>.</summary>
 public static class CatalogueCsv
 {
-    internal static readonly CsvConfiguration Format = new(CultureInfo.InvariantCulture)
-    {
-        NewLine = "\r\n",
-        MissingFieldFound = null,
-    };
+    private static readonly CsvConfiguration Format = new(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
 
     /// <summary>Reads a file over a catalogue that knows its terms and campuses, and all that the columns do not say of courses.</summary>
     /// <exception cref="FormatProblemsException">The file cannot be used; it says in which row and column, and why.</exception>

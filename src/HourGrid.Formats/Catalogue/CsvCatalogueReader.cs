@@ -3,6 +3,7 @@ using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using CsvHelper;
+using CsvHelper.Configuration;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Json;
 
@@ -50,8 +51,10 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
     private void ReadRows(ReadOnlyMemory<byte> utf8)
     {
         using var text = new StringReader(Encoding.UTF8.GetString(utf8.Span).TrimStart('\uFEFF'));
-        var format = CatalogueCsv.Format with
+        var format = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
+            // A row that ends early has nothing in its last cells.
+            MissingFieldFound = null,
             BadDataFound = bad =>
                 problems.Add(
                     new(

@@ -36,6 +36,10 @@ internal static class FitEndpoints
         var ask = RequestBody.Ask(body);
         var snapshot = catalogue.SnapshotOf(ask);
         var courses = RequestBody.Texts(body, "courses", MostCourses);
+        Problem.Check(snapshot, ask);
+        for (var i = 0; i < courses.Count; i++)
+            if (snapshot.Find(new CourseId(courses[i])) is null)
+                throw new AskRefusedException($"courses[{i}]", $"{courses[i]} is not in the catalogue.");
         var fits = new FitRecord[courses.Count];
         Parallel.For(
             0,

@@ -1,0 +1,149 @@
+using System.Diagnostics;
+using System.Text.Json.Nodes;
+
+namespace HourGrid.Server.Tests;
+
+/// <summary>The command line brings catalogues into the data of a running server and out of it.</summary>
+public sealed class ImportTests : IDisposable
+{
+    private readonly RunningServer server = new();
+    private readonly DirectoryInfo folder = Directory.CreateTempSubdirectory("hour-grid-import-");
+
+    public void Dispose()
+    {
+        server.Dispose();
+        folder.Delete(recursive: true);
+    }
+
+    [Theory]
+    [InlineData("json")]
+    [InlineData("csv")]
+    public async Task What_is_exported_and_imported_again_changes_nothing(string kind)
+    {
+        await server.StudentAsync();
+        var file = PathOf($"out.{kind}");
+        Assert.Equal(0, Run("export", file).Status);
+        var (status, output, error) = Run("import", file);
+        Assert.Equal((0, ""), (status, error));
+        Assert.Contains("70 courses, 505 sections, 2 terms", output, StringComparison.Ordinal);
+        Assert.Equal(7, output.Split('\n').Count(line => line.EndsWith(": 0", StringComparison.Ordinal)));
+        Assert.Equal(0, Run("export", PathOf($"again.{kind}")).Status);
+        Assert.Equal(File.ReadAllText(file), File.ReadAllText(PathOf($"again.{kind}")));
+    }
+
+    [Fact]
+    public async Task A_newer_catalogue_reaches_the_server_and_the_sketches_that_hold_its_sections()
+    {
+        var student = await server.StudentAsync();
+        var sketch = await student.OpenSketchAsync();
+        var ask = Requests.AskFor("TID 210", "ACO 220");
+        var (gone, moved) = ("10306", NumberOf("TID 210", "lecture"));
+        ask["wanted"]![0]!["keep"] = new JsonArray(moved);
+        ask["wanted"]![1]!["keep"] = new JsonArray(gone);
+        var saved = await student.SaveAsync(sketch, ask).JsonAsync();
+        Assert.Empty(saved["sketch"]!["sectionChanges"]!.AsArray());
+
+        var newer = JsonNode.Parse(File.ReadAllText(TestPaths.Repository("demo", "saltmere.catalogue.json")))!;
+        foreach (var course in newer["courses"]!.AsArray())
+        foreach (var section in (course!["sections"]?.AsArray() ?? []).ToArray())
+        {
+            if (PlainSearch.Text(section!, "number") == gone)
+                course["sections"]!.AsArray().Remove(section);
+            if (PlainSearch.Text(section!, "number") == moved)
+                section!["meetings"]![0]!["start"] = "07:00";
+            if (section!["linkedTo"]?.AsArray() is { } links)
+                foreach (var link in links.Where(link => link!.GetValue<string>() == gone).ToArray())
+                    links.Remove(link);
+        }
+        await File.WriteAllTextAsync(PathOf("newer.json"), newer.ToJsonString());
+        var (status, output, _) = Run("import", PathOf("newer.json"));
+        Assert.Equal(0, status);
+        Assert.Contains($"sections gone: 1: {gone}", output, StringComparison.Ordinal);
+        Assert.Contains($"sections moved: 1: {moved}", output, StringComparison.Ordinal);
+
+        await UntilAsync(async () =>
+        {
+            var course = await student.GetAsync("/api/terms/2027SP/courses/ACO 220").JsonAsync();
+            return course["sections"]!.AsArray().All(one => PlainSearch.Text(one!, "number") != gone);
+        });
+        var opened = await student.OpenSketchAsync();
+        var changes = opened["sectionChanges"]!.AsArray();
+        Assert.Equal(
+            [(gone, true), (moved, false)],
+            changes
+                .Select(one => (PlainSearch.Text(one!, "number"), one!["isGone"]!.GetValue<bool>()))
+                .OrderByDescending(one => one.Item2)
+        );
+
+        // Another student's sketch says nothing; this one is silent once it was read.
+        var other = await server.StudentAsync();
+        Assert.Empty((await other.OpenSketchAsync())["sectionChanges"]!.AsArray());
+        var read = await student.StepAsync(opened, "changes-read").JsonAsync();
+        Assert.Empty(read["sketch"]!["sectionChanges"]!.AsArray());
+    }
+
+    [Fact]
+    public async Task A_bad_file_changes_nothing_and_says_every_place()
+    {
+        var browser = server.Browser();
+        var before = await browser.GetAsync("/api/terms/2027SP/search").JsonAsync();
+        Assert.Equal(0, Run("export", PathOf("out.csv")).Status);
+        var rows = await File.ReadAllLinesAsync(PathOf("out.csv"));
+        rows[3] = rows[3].Replace("lecture", "", StringComparison.Ordinal);
+        rows[5] = rows[5].Replace(",open,", ",ajar,", StringComparison.Ordinal);
+        await File.WriteAllLinesAsync(PathOf("bad.csv"), rows);
+        var (status, output, error) = Run("import", PathOf("bad.csv"));
+        Assert.Equal((2, ""), (status, output));
+        Assert.Contains("row 4, component", error, StringComparison.Ordinal);
+        Assert.Contains(
+            "row 6, status: found \"ajar\"; expected one of open, closed, cancelled",
+            error,
+            StringComparison.Ordinal
+        );
+        Assert.Contains("nothing was changed", error, StringComparison.Ordinal);
+        Assert.Equal(
+            before.ToJsonString(),
+            (await browser.GetAsync("/api/terms/2027SP/search").JsonAsync()).ToJsonString()
+        );
+
+        Assert.Equal(2, Run("import", PathOf("absent.json")).Status);
+        Assert.Equal(2, Run("import", PathOf("out.txt")).Status);
+        Assert.Equal(2, Run("export", PathOf("out.txt")).Status);
+    }
+
+    private string PathOf(string name) => Path.Combine(folder.FullName, name);
+
+    private static string NumberOf(string course, string component) =>
+        PlainSearch.Text(
+            PlainSearch.Courses.Single(one => PlainSearch.Text(one, "id") == course)["sections"]!
+                .AsArray()
+                .First(one =>
+                    PlainSearch.Text(one!, "component") == component && PlainSearch.Text(one!, "term") == "2027SP"
+                )!,
+            "number"
+        );
+
+    private (int Status, string Output, string Error) Run(string command, string file)
+    {
+        var program = Path.Combine(AppContext.BaseDirectory, "HourGrid.Cli.dll");
+        using var process = Process.Start(
+            new ProcessStartInfo("dotnet", [program, command, file, "--data", server.DataFolder])
+            {
+                RedirectStandardOutput = true,
+                RedirectStandardError = true,
+            }
+        )!;
+        var error = process.StandardError.ReadToEndAsync();
+        var output = process.StandardOutput.ReadToEnd();
+        process.WaitForExit();
+        return (process.ExitCode, output, error.Result);
+    }
+
+    /// <summary>Waits for what the server does in its own time.</summary>
+    private static async Task UntilAsync(Func<Task<bool>> isSo)
+    {
+        using var limit = new CancellationTokenSource(TimeSpan.FromSeconds(30));
+        while (!await isSo())
+            await Task.Delay(50, limit.Token);
+    }
+}
