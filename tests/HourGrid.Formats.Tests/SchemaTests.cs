@@ -11,6 +11,9 @@ namespace HourGrid.Formats.Tests;
 public sealed class SchemaTests
 {
     private static readonly JsonSchema Catalogue = Load("catalogue");
+
+    internal static JsonSchema CatalogueSchema => Catalogue;
+
     private static readonly JsonSchema Ask = Load("ask");
 
     private static JsonSchema Load(string name) =>
