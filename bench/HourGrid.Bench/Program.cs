@@ -4,6 +4,7 @@ using System.Globalization;
 using System.Text.Json;
 using HourGrid.Bench;
 using HourGrid.Bench.Ladder;
+using HourGrid.Bench.University;
 
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 
@@ -11,7 +12,21 @@ var rungs = new Option<string[]>("--rung") { Description = "Only this rung; may 
 var json = new Option<FileInfo>("--json") { Description = "Writes the figures to this file, too." };
 var noPeers = new Option<bool>("--no-peers") { Description = "Leaves the peers out." };
 var one = new Option<string>("--measure") { Description = "Measures one rung and prints it as JSON.", Hidden = true };
-var root = new RootCommand("Measures the engine on the made ladder, beside its peers.") { rungs, json, noPeers, one };
+var catalogueOnly = new Option<bool>("--catalogue") { Description = "Only the catalogue of a large university." };
+var university = new Option<bool>("--measure-catalogue")
+{
+    Description = "Measures it and prints JSON.",
+    Hidden = true,
+};
+var root = new RootCommand("Measures the engine on the made ladder, beside its peers, and a large catalogue.")
+{
+    rungs,
+    catalogueOnly,
+    json,
+    noPeers,
+    one,
+    university,
+};
 root.SetAction(parsed =>
 {
     if (parsed.GetValue(one) is { } name)
@@ -20,30 +35,46 @@ root.SetAction(parsed =>
         Console.WriteLine(JsonSerializer.Serialize(measured));
         return 0;
     }
+    if (parsed.GetValue(university))
+    {
+        Console.WriteLine(JsonSerializer.Serialize(CatalogueBench.Measure()));
+        return 0;
+    }
+    if (parsed.GetValue(catalogueOnly))
+    {
+        Console.WriteLine(Apart<CatalogueReport>("catalogue", "--measure-catalogue"));
+        return 0;
+    }
     var wanted = parsed.GetValue(rungs) is { Length: > 0 } named ? named : [.. Rungs.All.Select(rung => rung.Name)];
-    var reports = wanted.Select(rung => MeasureApart(rung, parsed.GetValue(noPeers))).ToList();
+    var reports = wanted
+        .Select(rung =>
+            parsed.GetValue(noPeers)
+                ? Apart<RungReport>(rung, "--measure", rung, "--no-peers")
+                : Apart<RungReport>(rung, "--measure", rung)
+        )
+        .ToList();
     Console.WriteLine(Table.Of(reports));
+    if (parsed.GetValue(rungs) is not { Length: > 0 })
+        Console.WriteLine(Apart<CatalogueReport>("catalogue", "--measure-catalogue"));
     if (parsed.GetValue(json) is { } file)
         File.WriteAllText(file.FullName, JsonSerializer.Serialize(reports, Formats.Indented));
     return 0;
 });
 return root.Parse(args).Invoke();
 
-static RungReport MeasureApart(string rung, bool withoutPeers)
+static T Apart<T>(string what, params string[] arguments)
 {
-    Console.Error.WriteLine($"{rung} …");
-    string[] arguments =
-    [
-        Environment.GetCommandLineArgs()[0],
-        "--measure",
-        rung,
-        .. withoutPeers ? new[] { "--no-peers" } : [],
-    ];
-    using var process = Process.Start(new ProcessStartInfo("dotnet", arguments) { RedirectStandardOutput = true })!;
+    Console.Error.WriteLine($"{what} …");
+    using var process = Process.Start(
+        new ProcessStartInfo("dotnet", [Environment.GetCommandLineArgs()[0], .. arguments])
+        {
+            RedirectStandardOutput = true,
+        }
+    )!;
     var output = process.StandardOutput.ReadToEnd();
     process.WaitForExit();
-    return JsonSerializer.Deserialize<RungReport>(output)
-        ?? throw new InvalidOperationException($"Measuring {rung} gave nothing.");
+    return JsonSerializer.Deserialize<T>(output)
+        ?? throw new InvalidOperationException($"Measuring {what} gave nothing.");
 }
 
 internal static class Formats

@@ -119,7 +119,8 @@ internal static class RungBench
         };
     }
 
-    private static double PeakMegabytes()
+    /// <summary>The most memory this process has had.</summary>
+    public static double PeakMegabytes()
     {
         var line = File.ReadLines("/proc/self/status")
             .First(one => one.StartsWith("VmHWM", StringComparison.Ordinal));

@@ -1,0 +1,144 @@
+using System.Diagnostics;
+using HourGrid.Bench.Ladder;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Searching;
+using HourGrid.Data;
+using HourGrid.Data.Catalogue;
+using HourGrid.Formats.Catalogue;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Bench.University;
+
+/// <summary>What a large university's catalogue costs; the times in milliseconds.</summary>
+/// <param name="Courses">Its courses.</param>
+/// <param name="Sections">Its sections.</param>
+/// <param name="ImportMs">Reading the file and bringing it into an empty database.</param>
+/// <param name="AgainMs">The same file once more, over itself.</param>
+/// <param name="PeakMegabytes">The most memory of this process, its imports included.</param>
+/// <param name="ReadMs">Reading it out of the database and making its index.</param>
+/// <param name="FirstSuggestionsMs">The suggestions for what is typed first, median of different words.</param>
+/// <param name="SearchMs">A narrowed search with its page and what it hides, median of many different ones.</param>
+/// <param name="SlowestSearchMs">The slowest of them.</param>
+internal sealed record CatalogueReport(
+    int Courses,
+    int Sections,
+    double ImportMs,
+    double AgainMs,
+    double PeakMegabytes,
+    double ReadMs,
+    double FirstSuggestionsMs,
+    double SearchMs,
+    double SlowestSearchMs
+)
+{
+    public override string ToString() =>
+        $"{Courses:N0} courses, {Sections:N0} sections: import {ImportMs / 1000:F1} s, again {AgainMs / 1000:F1} s, "
+        + $"peak {PeakMegabytes:F0} MB; read and indexed in {ReadMs:F0} ms; first suggestions {FirstSuggestionsMs:F2} ms, "
+        + $"narrowed search {SearchMs:F2} ms (slowest {SlowestSearchMs:F1} ms).";
+}
+
+/// <summary>Measures the catalogue of a large university, from its file to a page of a search.</summary>
+internal static class CatalogueBench
+{
+    private const int Searches = 400;
+    private const int PageSize = 50;
+    private const int SuggestionsShown = 8;
+
+    public static CatalogueReport Measure()
+    {
+        var folder = Directory.CreateTempSubdirectory("hour-grid-bench-");
+        try
+        {
+            return MeasureAsync(DatabaseFile.In(folder.FullName)).GetAwaiter().GetResult();
+        }
+        finally
+        {
+            Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+            folder.Delete(recursive: true);
+        }
+    }
+
+    private static async Task<CatalogueReport> MeasureAsync(string path)
+    {
+        var file = CatalogueJson.Write(LargeUniversity.Make());
+        var import = await ImportAsync(path, file);
+        var again = await ImportAsync(path, file);
+        var peak = RungBench.PeakMegabytes();
+        var start = Stopwatch.GetTimestamp();
+        KeptCatalogue kept;
+        await using (var database = Open(path))
+            kept = (await CatalogueReading.ReadAsync(database))!;
+        var index = new CourseIndex(kept.Catalogue.SnapshotOf(kept.Catalogue.Terms[0].Id)!);
+        var read = Stopwatch.GetElapsedTime(start).TotalMilliseconds;
+        var suggestions = Times(dice =>
+            _ = index.Find(LargeUniversity.Word(dice)[..2]).Take(SuggestionsShown).ToArray()
+        );
+        var searches = Times(dice => Search(index, dice));
+        return new(
+            kept.Catalogue.Courses.Count,
+            kept.Catalogue.Courses.Sum(course => course.Sections.Count),
+            import,
+            again,
+            peak,
+            read,
+            suggestions[suggestions.Length / 2],
+            searches[searches.Length / 2],
+            searches[^1]
+        );
+    }
+
+    private static async Task<double> ImportAsync(string path, byte[] file)
+    {
+        var start = Stopwatch.GetTimestamp();
+        await using var database = Open(path);
+        await DatabaseFile.PrepareAsync(database);
+        await CatalogueImport.ImportAsync(database, CatalogueJson.Read(file).Value, DateTime.UtcNow);
+        return Stopwatch.GetElapsedTime(start).TotalMilliseconds;
+    }
+
+    private static HourGridContext Open(string path)
+    {
+        var options = new DbContextOptionsBuilder<HourGridContext>();
+        DatabaseFile.Use(options, path);
+        return new(options.Options);
+    }
+
+    /// <summary>Different ones each time, after some that warm up; sorted.</summary>
+    private static double[] Times(Action<Dice> run)
+    {
+        var dice = new Dice(99);
+        for (var i = 0; i < Searches / 4; i++)
+            run(dice);
+        var times = new double[Searches];
+        for (var i = 0; i < Searches; i++)
+        {
+            var start = Stopwatch.GetTimestamp();
+            run(dice);
+            times[i] = Stopwatch.GetElapsedTime(start).TotalMilliseconds;
+        }
+        Array.Sort(times);
+        return times;
+    }
+
+    private static void Search(CourseIndex index, Dice dice)
+    {
+        var facets = index.Facets;
+        var found = CourseSearch.Of(
+            index,
+            dice.Percent(50) ? LargeUniversity.Word(dice)[..(2 + dice.Below(3))] : "",
+            new()
+            {
+                Subjects = dice.Percent(20) ? [dice.Pick([.. facets.Subjects])] : [],
+                Attributes = dice.Percent(20) ? [dice.Pick([.. facets.Attributes])] : [],
+                Campuses = dice.Percent(50) ? [dice.Pick(CourseMaker.Campuses)] : [],
+                Days = dice.Percent(40) ? WeekdaySet.Of(Weekday.Tuesday, Weekday.Thursday, Weekday.Friday) : null,
+                Hours = dice.Percent(50) ? new(new((8 + dice.Below(4)) * 60), new((15 + dice.Below(5)) * 60)) : null,
+                Seats = dice.Pick([SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open]),
+                Modes = dice.Percent(30) ? [DeliveryMode.InPerson] : [],
+            }
+        );
+        foreach (var course in found.Courses.Take(PageSize))
+            WeekStamp.Of(course.Offered.SectionsHeld, index.Frame);
+    }
+}
