@@ -38,16 +38,16 @@ export function CoursePanel({ term, id, sketch, change, held }: Props) {
   return (
     <>
     <article aria-labelledby="course-title" className="min-h-0 flex-1 overflow-y-auto px-4 py-3 max-md:p-0">
-      <h1 id="course-title" className="text-16 leading-snug font-heavy">
+      <h2 id="course-title" className="text-16 leading-snug font-heavy">
         {one.id} {one.title}
-      </h1>
+      </h2>
       <p className="mt-0.5 text-12 text-mute">{factsOf(one)}</p>
       {one.description !== '' && <p className="mt-2">{one.description}</p>}
       <Conditions course={one} />
       <CourseActions course={one} ask={ask} change={change} />
       <CourseLimits course={one} ask={ask} change={change} />
       <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">
-        <h2 className="text-14 font-heavy text-ink">Sections</h2>
+        <h3 className="text-14 font-heavy text-ink">Sections</h3>
         <SeatsAge term={term.id} course={one} />
       </div>
       {standing.data && (

@@ -52,7 +52,8 @@ export function Finder({ term, sketch, facets }: Props) {
   );
 
   return (
-    <main className="flex min-h-0 flex-1 flex-col bg-paper">
+    <main className="flex min-h-0 flex-1 flex-col bg-paper max-md:h-[calc(100dvh-50px)] max-md:flex-none">
+      <h1 className="sr-only">Catalogue, {term.name}</h1>
       <div className="border-b border-rule bg-sheet px-4 pt-3 pb-2">
         <div className="flex gap-2">
           <input

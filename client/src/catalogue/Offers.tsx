@@ -9,7 +9,7 @@ export function Offers({ state, offers }: Props) {
   if (offers.length === 0) return null;
   return (
     <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-12">
-      <span className="text-mute">Did you mean all of</span>
+      <span className="text-mute">Narrow to</span>
       {offers.map(({ by, value }) =>
         isSide(by) ? (
           <button

@@ -167,7 +167,7 @@ function NothingFound({ state, found, names }: Omit<Props, 'ask'>) {
               key={`${by} ${value}`}
               onClick={() => state.setValues(by, loosened(by, state.values(by), value))}
             >
-              {more} {sayLoosening(by, value, names)}
+              Show {more} more {sayLoosening(by, value, names)}
             </Button>
           ) : null,
         )}

@@ -72,7 +72,7 @@ export function SectionRow(props: Props) {
             {standing !== null && (standing === '0' ? 'in none' : `in ${standing}`)}
           </div>
         </div>
-        <div className="flex w-[62px] shrink-0 flex-col gap-1 max-md:w-[130px] max-md:flex-row">
+        <div className="flex w-[62px] shrink-0 flex-col gap-1 max-md:w-[130px] max-md:flex-row max-md:self-start">
           <MarkButton
             pressed={mark === 'keep'}
             label={`Keep ${sayComponent(section)}`}

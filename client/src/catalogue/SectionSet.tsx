@@ -22,7 +22,7 @@ export function SectionSet({ set, course, term, wanted, standing, change, onPoin
   );
   return (
     <section aria-label={set.arrangement === '' ? 'Sections' : set.arrangement} className="mt-1">
-      {set.arrangement !== '' && <h3 className="mt-2 text-14 font-heavy">{set.arrangement}</h3>}
+      {set.arrangement !== '' && <h4 className="mt-2 text-14 font-heavy">{set.arrangement}</h4>}
       {hangs && (
         <p className="text-12 text-mute">
           A {others.join(' or ')} hangs under the {set.lead} it belongs to.

@@ -1,5 +1,5 @@
-import { useCallback, useMemo } from 'react';
-import { useSearchParams } from 'react-router';
+import { useMemo } from 'react';
+import { useAddressQuery } from './useAddressQuery';
 import { type Side, sides } from './narrowing';
 
 export type Order = 'match' | 'code' | 'credits' | 'seats' | 'fit';
@@ -26,20 +26,7 @@ export type SearchState = {
 
 /** The whole search stands in the address bar, so that back, forward, reload and sharing work. */
 export function useSearchState(): SearchState {
-  const [params, setParams] = useSearchParams();
-
-  const change = useCallback(
-    (edit: (next: URLSearchParams) => void, replace: boolean) =>
-      setParams(
-        (now) => {
-          const next = new URLSearchParams(now);
-          edit(next);
-          return next;
-        },
-        { replace },
-      ),
-    [setParams],
-  );
+  const [params, change] = useAddressQuery();
 
   return useMemo(() => {
     const given = params.get('sort') ?? 'match';
