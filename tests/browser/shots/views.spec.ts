@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { Desk } from '../desk';
+import { Finder } from '../finder';
 
 const folder = '../../docs/screenshots';
 
@@ -60,4 +61,34 @@ test('Workbench on a phone', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Courses and hours' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/workbench-phone.png` });
+});
+
+test('Catalogue', async ({ page }) => {
+  const finder = await Finder.open(page);
+  await finder.want('TID 210', 'CAR 305', 'LOG 118', 'ACO 220');
+  await finder.find('ACO 245');
+  const course = new URL(page.url()).searchParams.get('course')!;
+  const search = new URLSearchParams({ course, hours: '08:00-18:00', seats: 'open' });
+  for (const campus of ['HAR', 'KLN']) search.append('campus', campus);
+  await Finder.open(page, `?${search}`);
+  await expect(finder.rows.nth(8)).toContainText('timetables');
+  await finder.course.getByRole('listitem').nth(1).hover();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/catalogue.png` });
+});
+
+test('Catalogue, nothing found', async ({ page }) => {
+  await Finder.open(page, '?q=sound&campus=RDG&mode=online&seats=open');
+  await expect(page.getByRole('heading', { name: /narrowing hides them all/ })).toBeVisible();
+  await page.screenshot({ path: `${folder}/catalogue-none.png` });
+});
+
+test('Catalogue on a phone', async ({ page }) => {
+  const finder = await Finder.open(page);
+  await finder.want('TID 210');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/2027SP/catalogue?q=underwater&course=ACO+245');
+  await expect(page.getByRole('dialog', { name: 'Course' }).getByText(/each section says/)).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/catalogue-phone.png` });
 });
