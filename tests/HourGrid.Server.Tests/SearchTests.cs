@@ -171,6 +171,37 @@ public sealed class SearchTests(RunningServer server) : IClassFixture<RunningSer
         static decimal Credits(JsonNode course) => course["minCredits"]!.GetValue<decimal>();
     }
 
+    /// <summary>The stamp counts, for each hour of a weekday, the sections that meet in it.</summary>
+    [Fact]
+    public async Task Week_stamps_count_the_sections_that_meet_in_each_hour()
+    {
+        string[] days = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"];
+        var found = await SearchAsync("", []);
+        foreach (var course in found["courses"]!.AsArray())
+        {
+            var id = PlainSearch.Text(course!, "id");
+            var held = PlainSearch.Courses.Single(one => PlainSearch.Text(one, "id") == id)["sections"]!
+                .AsArray()
+                .Where(section => PlainSearch.Sections.Contains(section))
+                .ToArray();
+            var stamp = course!["stamp"]!;
+            var first = stamp["firstHour"]!.GetValue<int>();
+            for (var day = 0; day < stamp["days"]!.AsArray().Count; day++)
+            for (var hour = 0; hour < stamp["days"]![day]!.AsArray().Count; hour++)
+                Assert.Equal(
+                    held.Count(section => Meets(section!, days[day], first + hour)),
+                    stamp["days"]![day]![hour]!.GetValue<int>()
+                );
+        }
+
+        static bool Meets(JsonNode section, string day, int hour) =>
+            (section["meetings"]?.AsArray() ?? []).Any(meeting =>
+                PlainSearch.Texts(meeting!, "days").Contains(day)
+                && string.CompareOrdinal(PlainSearch.Text(meeting!, "start"), $"{hour + 1:00}:00") < 0
+                && string.CompareOrdinal(PlainSearch.Text(meeting!, "end"), $"{hour:00}:00") > 0
+            );
+    }
+
     [Theory]
     [InlineData("day=noday", "day", "one of mon, tue, wed, thu, fri, sat, sun")]
     [InlineData("hours=9-18", "hours", "hours such as 09:00-18:00")]

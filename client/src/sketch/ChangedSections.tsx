@@ -3,15 +3,20 @@ import { Button } from '@/ui/Button';
 import { letGo } from './edits';
 import type { useSketchEdits } from './useSketchEdits';
 
-type Props = { sketch: Sketch; edits: ReturnType<typeof useSketchEdits> };
+type Edits = ReturnType<typeof useSketchEdits>;
+type Props = { sketch: Sketch; edits: Edits };
+
+/** The sections that a sketch keeps and that are gone. */
+export function goneFrom(sketch: Sketch) {
+  return sketch.sectionChanges.filter((one) => one.isGone);
+}
 
 /** Says which sections that the sketch holds on to a newer catalogue took away or moved. */
 export function ChangedSections({ sketch, edits }: Props) {
   const { sectionChanges } = sketch;
   if (sectionChanges.length === 0) return null;
-  const gone = sectionChanges.filter((one) => one.isGone);
   return (
-    <div role="alert" className="border border-gold px-2.5 py-2 text-12">
+    <div role="alert" className="border border-gold bg-sheet px-3 py-2 text-12">
       <p className="font-heavy">The catalogue has changed.</p>
       <ul>
         {sectionChanges.map((one) => (
@@ -22,24 +27,18 @@ export function ChangedSections({ sketch, edits }: Props) {
         ))}
       </ul>
       <div className="mt-1.5 flex gap-2">
-        {gone.length > 0 && (
-          <Button
-            onClick={() =>
-              edits.change((ask) =>
-                letGo(
-                  ask,
-                  gone.map((one) => one.number),
-                ),
-              )
-            }
-          >
-            Let go of what is gone
-          </Button>
+        {goneFrom(sketch).length > 0 ? (
+          <LetGo sketch={sketch} edits={edits} />
+        ) : (
+          // What is gone must be let go of before anything else can be answered.
+          <Button onClick={edits.readChanges}>I have seen it</Button>
         )}
-        <Button look="quiet" onClick={edits.readChanges}>
-          I have seen it
-        </Button>
       </div>
     </div>
   );
+}
+
+export function LetGo({ sketch, edits }: Props) {
+  const numbers = goneFrom(sketch).map((one) => one.number);
+  return <Button onClick={() => edits.change((ask) => letGo(ask, numbers))}>Let go of what is gone</Button>;
 }

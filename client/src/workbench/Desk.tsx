@@ -113,7 +113,7 @@ export function Desk({ term, sketch }: Props) {
         axis={axis}
         blocks={ask.timeBlocks}
         isDrafting={draft !== null}
-        canUndo={sketch.canUndo}
+        sketch={sketch}
         edits={edits}
         onDraft={(next: BlocksDraft | null) => setDraft(next && setBlocks(ask, next.blocks))}
         onBlocks={keepBlocks}

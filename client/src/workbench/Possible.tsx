@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Ask, Term, TimeBlock } from '@/api/client';
+import type { Ask, Sketch, Term, TimeBlock } from '@/api/client';
 import type { Axis } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { HourGrid } from '@/grid/HourGrid';
@@ -8,6 +8,7 @@ import { countOf, sayCount } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
+import { goneFrom, LetGo } from '@/sketch/ChangedSections';
 import { setRole } from '@/sketch/edits';
 import { Facts } from './Facts';
 import { NoHours } from './NoHours';
@@ -19,13 +20,13 @@ import type { Walk } from '@/sketch/useWalk';
 
 type Props = {
   term: Term;
+  sketch: Sketch;
   walk: Walk;
   ask: Ask;
   sections: Sections;
   axis: Axis;
   blocks: readonly TimeBlock[];
   isDrafting: boolean;
-  canUndo: boolean;
   edits: ReturnType<typeof useSketchEdits>;
   onDraft: (draft: BlocksDraft | null) => void;
   onBlocks: (blocks: readonly TimeBlock[]) => void;
@@ -35,14 +36,21 @@ type Props = {
 
 /** What is possible: the facts, the hour grid with the timetable in view, and the reel. */
 export function Possible(props: Props) {
-  const { term, walk, ask, sections, axis, blocks, isDrafting, canUndo, edits } = props;
+  const { term, sketch, walk, ask, sections, axis, blocks, isDrafting, edits } = props;
   const { answer, inView } = walk;
   const inGrid = useMemo(() => placed(sections, inView?.sections ?? []), [sections, inView]);
   const classes = useMemo(() => classesOf(inGrid), [inGrid]);
   const musts = ask.wanted.filter((wanted) => wanted.role === 'must').map((wanted) => wanted.course);
 
   if (!answer)
-    return walk.problem ? (
+    return walk.problem && goneFrom(sketch).length > 0 ? (
+      <main className="flex flex-1">
+        <Message title="A section you keep is gone from the catalogue." heading="h1">
+          <p>No timetable can hold it. Let go of it, and the others are shown.</p>
+          <LetGo sketch={sketch} edits={edits} />
+        </Message>
+      </main>
+    ) : walk.problem ? (
       <Failure what="This could not be answered." problem={walk.problem} onRetry={walk.retry} />
     ) : (
       <Loading />
@@ -91,7 +99,7 @@ export function Possible(props: Props) {
               answer={answer}
               musts={musts}
               hasBlocks={ask.timeBlocks.length > 0 || isDrafting}
-              canUndo={canUndo}
+              canUndo={sketch.canUndo}
               onUndo={edits.undo}
               onSetAside={(course) => edits.change((now) => setRole(now, course, 'setAside'))}
             />

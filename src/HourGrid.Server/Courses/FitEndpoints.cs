@@ -85,16 +85,15 @@ internal static class FitEndpoints
         var course = new CourseId(RequestBody.Texts(body, "courses", 1) is [var one] ? one : "");
         var with = Core.Engine.Answers.Fits.Taking(ask, course);
         var standings = Standings.Of(Problem.Compile(snapshot, with, cancellation), LongestFit, cancellation);
+        var offered = snapshot.Find(course)!;
         return new(
             course.Value,
             standings.Total.Timetables.ToString(CultureInfo.InvariantCulture),
             standings.IsExact,
-            snapshot
-                .Find(course)!
-                .Sections.ToDictionary(
-                    section => section.Number.Value,
-                    section => standings.Sections[section.Number].ToString(CultureInfo.InvariantCulture)
-                )
+            offered.Sections.ToDictionary(
+                section => section.Number.Value,
+                section => standings.Sections[section.Number].ToString(CultureInfo.InvariantCulture)
+            )
         );
     }
 }
