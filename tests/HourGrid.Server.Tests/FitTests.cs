@@ -66,6 +66,10 @@ public sealed class FitTests(RunningServer server) : IClassFixture<RunningServer
             .First();
         Assert.Equal("needs Ridge", await WhyNotAsync(ask, ridge));
 
+        var alone = Requests.AskFor();
+        alone["campus"] = ask["campus"]!.DeepClone();
+        Assert.Equal("needs Ridge", await WhyNotAsync(alone, ridge));
+
         var busy = Requests.AskFor("TID 210");
         busy["timeBlocks"] = new JsonArray(
             new JsonObject

@@ -14,7 +14,9 @@ internal static class FitWords
         var itself = Enumerable.Range(0, ask.Wanted.Count).First(i => ask.Wanted[i].Course == fit.Course);
         if (fit.Together.Count == 0)
             return "does not fit";
-        if (!fit.Together.Any(wish => wish.Kind == WishKind.Course && wish.Index == itself))
+        // Alone in its sketch, a course need not be named among the wishes: without it there is nothing to take.
+        var isAlone = !ask.Wanted.Where((wanted, i) => i != itself && wanted.Role != CourseRole.SetAside).Any();
+        if (!isAlone && !fit.Together.Any(wish => wish.Kind == WishKind.Course && wish.Index == itself))
             return "the sketch has no timetable as it is";
         var others = fit
             .Together.Where(wish => wish.Kind == WishKind.Course && wish.Index != itself)
