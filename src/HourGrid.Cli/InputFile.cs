@@ -32,7 +32,7 @@ internal static class InputFile
                 .. refused.Problems.Select(problem =>
                     problem with
                     {
-                        Path = problem.Path.Length == 0 ? file.Name : $"{file.Name}: {problem.Path}",
+                        Path = $"{file.Name}: {(problem.Path.Length == 0 ? "the file" : problem.Path)}",
                     }
                 ),
             ]);

@@ -3,6 +3,7 @@ import type { Facets, Sketch, Term } from '@/api/client';
 import { isTexts, recall } from '@/lib/browserStore';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useCampusNames } from '@/sketch/useCampusNames';
+import { UndoRedo } from '@/sketch/UndoRedo';
 import { useSketchEdits } from '@/sketch/useSketchEdits';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
@@ -24,6 +25,7 @@ type Props = { term: Term; sketch: Sketch; facets: Facets };
 export function Finder({ term, sketch, facets }: Props) {
   const state = useSearchState();
   const box = useRef<HTMLInputElement>(null);
+  const results = useRef<HTMLDivElement>(null);
   const [pasting, setPasting] = useState(false);
   const isNarrow = useIsNarrow();
   const campus = useCampusNames();
@@ -64,7 +66,7 @@ export function Finder({ term, sketch, facets }: Props) {
             onKeyDown={(event) => {
               if (event.key !== 'ArrowDown' && event.key !== 'Enter') return;
               event.preventDefault();
-              document.querySelector<HTMLElement>('[data-result]')?.focus();
+              results.current?.querySelector<HTMLElement>('[data-result]')?.focus();
             }}
             maxLength={200}
             autoComplete="off"
@@ -73,6 +75,9 @@ export function Finder({ term, sketch, facets }: Props) {
             placeholder="Find a course: code, title, instructor, what it counts as, registration number"
             className="min-w-0 flex-1 rounded-[4px] border border-rule bg-sheet px-3 py-1.5 text-16 placeholder:text-mute focus:border-plum max-md:text-14"
           />
+          <div className="flex shrink-0 items-center max-md:hidden">
+            <UndoRedo sketch={sketch} edits={edits} />
+          </div>
           <Button onClick={() => setPasting(true)} className="shrink-0">
             Paste numbers
           </Button>
@@ -84,7 +89,7 @@ export function Finder({ term, sketch, facets }: Props) {
         </div>
       </div>
       <SketchNotice edits={edits} sketch={sketch} />
-      <div className="flex min-h-0 flex-1">
+      <div ref={results} className="flex min-h-0 flex-1">
         <ResultList state={state} found={found} ask={sketch.ask} names={names} />
         {!isNarrow && panel && (
           <aside

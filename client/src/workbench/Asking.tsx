@@ -1,5 +1,4 @@
-import { Redo2, Undo2 } from 'lucide-react';
-import type { ReactNode, Ref } from 'react';
+import type { Ref } from 'react';
 import type { Sketch } from '@/api/client';
 import type { Colour } from '@/grid/classes';
 import { Button } from '@/ui/Button';
@@ -8,6 +7,7 @@ import { BlockList } from './BlockList';
 import { ChangedSections } from '@/sketch/ChangedSections';
 import { addCourse, removeCourse, setBlocks, setRole } from '@/sketch/edits';
 import type { Sections } from '@/sketch/useSections';
+import { UndoRedo } from '@/sketch/UndoRedo';
 import type { useSketchEdits } from '@/sketch/useSketchEdits';
 import type { Walk } from '@/sketch/useWalk';
 import { WantedList } from './WantedList';
@@ -33,12 +33,7 @@ export function Asking(props: Props) {
       <div className="mb-2 flex items-center gap-1">
         <h2 className="text-16 font-heavy">{sketch.name}</h2>
         <SaveState saving={edits.saving} failed={edits.notice?.canRetry ?? false} />
-        <IconButton label="Undo" disabled={!sketch.canUndo && !edits.notice?.canRetry} onClick={edits.undo}>
-          <Undo2 size={16} aria-hidden="true" />
-        </IconButton>
-        <IconButton label="Redo" disabled={!sketch.canRedo} onClick={edits.redo}>
-          <Redo2 size={16} aria-hidden="true" />
-        </IconButton>
+        <UndoRedo sketch={sketch} edits={edits} />
       </div>
       {edits.notice && (
         <div role="alert" className="mb-2 rounded-[4px] border border-brick px-2.5 py-2 text-12">
@@ -121,22 +116,5 @@ function SaveState({ saving, failed }: { saving: boolean; failed: boolean }) {
     <span className="mr-auto ml-1 text-12 text-mute" role="status">
       {saving ? 'Saving' : failed ? 'Not saved' : 'Saved'}
     </span>
-  );
-}
-
-type IconButtonProps = { label: string; disabled: boolean; onClick: () => void; children: ReactNode };
-
-function IconButton({ label, disabled, onClick, children }: IconButtonProps) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      disabled={disabled}
-      onClick={onClick}
-      className="rounded-[4px] p-1.5 hover:bg-hair disabled:cursor-default disabled:text-rule disabled:hover:bg-transparent"
-    >
-      {children}
-    </button>
   );
 }

@@ -20,6 +20,10 @@ internal sealed unsafe class TailOptionCounts<T>
     private readonly BitPlanes[] planes;
     private readonly ulong[] columns;
     private readonly int columnWords;
+
+    // Whether each of the last two levels has one word, and every option of them one bundle.
+    private readonly bool isPlain;
+    private readonly int stride;
     private int looks;
 
     public TailOptionCounts(Choosing choosing, T[][] counts, WorkLimit limit)
@@ -34,6 +38,14 @@ internal sealed unsafe class TailOptionCounts<T>
         planes = [.. ways.Select(level => new BitPlanes([.. level.Select(way => (uint)way)]))];
         columnWords = levels < 2 ? 0 : first[levels - 1] - first[levels - 2];
         columns = levels < 2 ? [] : Columns();
+        if (levels < 2)
+            return;
+        isPlain =
+            columnWords == 1
+            && first[levels] - first[levels - 1] == 1
+            && planes[levels - 2].AllOnce
+            && planes[levels - 1].AllOnce;
+        stride = problem.RowWords(levels - 2);
     }
 
     public bool IsStopped { get; private set; }
@@ -43,7 +55,7 @@ internal sealed unsafe class TailOptionCounts<T>
     public T Count(int level, ulong* state, T weight)
     {
         if (level == levels - 2 && choosing.IsFree(level, state))
-            return CountPairs(state, weight);
+            return isPlain ? CountPlainPairs(state, weight) : CountPairs(state, weight);
         if (level == levels)
             return T.One;
         if ((++looks & 255) == 0 && limit.IsOver())
@@ -62,6 +74,31 @@ internal sealed unsafe class TailOptionCounts<T>
             sum += below;
         }
         return sum;
+    }
+
+    /// <summary>As <see cref="CountPairs"/>, where a word holds each level: most of what there is where hours are irregular.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private T CountPlainPairs(ulong* state, T weight)
+    {
+        var (ones, others) = (state[first[levels - 2]], state[first[levels - 1]]);
+        var (itsOnes, itsOthers) = (counts[levels - 2], counts[levels - 1]);
+        var row = choosing.Row(levels - 2, 0);
+        var column = Pinned.Pointer(columns);
+        var sum = 0UL;
+        for (var bits = ones; bits != 0; bits &= bits - 1)
+        {
+            var option = BitOperations.TrailingZeroCount(bits);
+            var both = (ulong)BitOperations.PopCount(row[option * stride] & others);
+            itsOnes[option] += weight * T.CreateTruncating(both);
+            sum += both;
+        }
+        for (var bits = others; bits != 0; bits &= bits - 1)
+        {
+            var option = BitOperations.TrailingZeroCount(bits);
+            var both = (ulong)BitOperations.PopCount(column[option] & ones);
+            itsOthers[option] += weight * T.CreateTruncating(both);
+        }
+        return T.CreateTruncating(sum);
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
