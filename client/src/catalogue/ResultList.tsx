@@ -42,13 +42,17 @@ export function ResultList({ state, found, ask, names }: Props) {
     if (scroller.current) scroller.current.scrollTop = 0;
   }, [search]);
 
+  const focusRow = (index: number) => {
+    const row = scroller.current?.querySelector<HTMLElement>(`[data-result="${index}"]`);
+    row?.focus();
+    return row !== null && row !== undefined;
+  };
+
   const goTo = (index: number) => {
     if (index < 0 || index >= courses.length) return;
     rows.scrollToIndex(index);
-    // The row may only be drawn after the list has moved.
-    requestAnimationFrame(() =>
-      scroller.current?.querySelector<HTMLElement>(`[data-result="${index}"]`)?.focus(),
-    );
+    // At once where it is drawn, so that the next key is already its own; else when the list has moved.
+    if (!focusRow(index)) requestAnimationFrame(() => focusRow(index));
   };
 
   const onKeyDown = (event: KeyboardEvent) => {
