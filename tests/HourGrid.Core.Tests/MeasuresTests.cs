@@ -31,12 +31,12 @@ public sealed class MeasuresTests
                     Breaks = SoftBreaks,
                     Campus = drawn.Campus with { Preferred = catalogue.Campuses[0].Id },
                 };
-                var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask));
+                var best = Best.Of(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask), 20, byShape: true);
                 var measures = new Measures(ask);
-                foreach (var walked in walk.Shapes(0, 20))
+                foreach (var one in best.Timetables)
                 {
-                    var plain = PlainMeasures.Of(catalogue, ask, Keys.Plain(walked.Timetable));
-                    Assert.Equal(plain, Say(measures.Of(walked.Timetable)));
+                    var plain = PlainMeasures.Of(catalogue, ask, Keys.Plain(one.Timetable));
+                    Assert.Equal(plain, Say(measures.Of(one.Timetable)));
                 }
             },
             iter: 2000
@@ -46,14 +46,13 @@ public sealed class MeasuresTests
     public void Taken_courses_and_seats_to_spare_are_counted()
     {
         var all = DrawnWorld.All.Where(pair =>
-            new TimetableWalk(Problem.Compile(pair.Catalogue.SnapshotOf(pair.Ask.Term)!, pair.Ask)).Total.Timetables
-            > 0
+            Counts.Of(Problem.Compile(pair.Catalogue.SnapshotOf(pair.Ask.Term)!, pair.Ask)).Total.Timetables > 0
         );
         all.Sample(
             (catalogue, ask) =>
             {
-                var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask));
-                var timetable = walk.At(0).Timetable;
+                var problem = Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask);
+                var timetable = Best.Of(problem, 1).Timetables[0].Timetable;
                 var measured = new Measures(ask).Of(timetable);
                 Assert.Equal(timetable.Bundles.Count, measured.WantedTaken);
                 Assert.Equal(timetable.Sections.Min(section => section.FreeSeats), measured.SeatsToSpare);

@@ -63,17 +63,16 @@ public sealed class ProblemTests
     [Fact]
     public void An_ask_with_no_course_taken_has_no_timetable()
     {
-        var walk = new TimetableWalk(Problem.Compile(Lectures(1, 1), All(0)));
-        Assert.Equal(Tally.None, walk.Total);
-        Assert.Null(walk.Nearest([]));
-        Assert.Empty(walk.Shapes(0, 10));
+        var problem = Problem.Compile(Lectures(1, 1), All(0));
+        Assert.Equal(Tally.None, Counts.Of(problem).Total);
+        Assert.Empty(Best.Of(problem, 10).Timetables);
+        Assert.Null(new SameShape(problem).Find(new HashSet<RegistrationNumber>()));
     }
 
     [Fact]
     public void A_course_without_sections_leaves_none()
     {
-        var walk = new TimetableWalk(Problem.Compile(Lectures(2, 0), All(2)));
-        Assert.Equal(Tally.None, walk.Total);
+        Assert.Equal(Tally.None, Counts.Of(Problem.Compile(Lectures(2, 0), All(2))).Total);
     }
 
     [Fact]
@@ -97,19 +96,18 @@ public sealed class ProblemTests
                     }
             )
             .ToArray();
-        var walk = new TimetableWalk(Problem.Compile(new(Term, [], new([]), apart), All(12)));
+        var count = Counts.Of(Problem.Compile(new(Term, [], new([]), apart), All(12)));
         var expected = Enumerable.Repeat((UInt128)60, 12).Aggregate((product, hours) => product * hours);
         Assert.True(expected > ulong.MaxValue);
-        Assert.Equal(new Tally(expected, expected), walk.Total);
-        Assert.Equal(expected - 1, walk.At(expected - 1).Number);
+        Assert.Equal(new Tally(expected, expected), count.Total);
     }
 
     [Fact]
     public void Courses_at_the_same_hours_share_them_out()
     {
         // n (n-1) … (n-k+1) ways to give k courses different ones of n hours.
-        var walk = new TimetableWalk(Problem.Compile(Lectures(5, 24), All(5)));
-        Assert.Equal((UInt128)(24 * 23 * 22 * 21 * 20), walk.Total.Timetables);
+        var count = Counts.Of(Problem.Compile(Lectures(5, 24), All(5)));
+        Assert.Equal((UInt128)(24 * 23 * 22 * 21 * 20), count.Total.Timetables);
     }
 
     private static MeetingPattern InWeek(MeetingPattern pattern, int week) =>
@@ -252,26 +250,34 @@ public sealed class ProblemTests
         using var cancelled = new CancellationTokenSource();
         cancelled.Cancel();
         Assert.Throws<OperationCanceledException>(() =>
-            new TimetableWalk(Problem.Compile(Lectures(6, 60), All(6)), cancelled.Token)
+            Counts.Of(Problem.Compile(Lectures(6, 60), All(6)), cancellation: cancelled.Token)
         );
     }
 
     [Fact]
-    public void The_walk_holds_on_to_what_it_can()
+    public void Kept_sections_in_each_others_way_are_named_with_their_minutes()
     {
-        var snapshot = Lectures(3, 20);
-        var before = new TimetableWalk(Problem.Compile(snapshot, All(3))).At(3000).Timetable;
-        var held = before.Sections.Select(section => section.Number).ToArray();
-        var block = new TimeBlock(
-            WeekdaySet.Of(before.Sections[0].Meetings[0].Day),
-            before.Sections[0].Meetings[0].Time,
-            Strength.Cannot,
-            WeekSet.All,
-            ""
-        );
-        var after = new TimetableWalk(Problem.Compile(snapshot, All(3) with { TimeBlocks = [block] })).Nearest(held)!;
-        var kept = after.Timetable.Sections.Select(section => section.Number).Intersect(held);
-        Assert.Equal(2, kept.Count());
+        var snapshot = Lectures(2, 20);
+        var (one, other) = (snapshot.Courses[0].Sections[3], snapshot.Courses[1].Sections[3]);
+        var ask = All(2) with
+        {
+            Wanted =
+            [
+                new() { Course = snapshot.Courses[0].Course.Id, Keep = [one.Number] },
+                new() { Course = snapshot.Courses[1].Course.Id, Keep = [other.Number] },
+            ],
+        };
+        Assert.Equal((UInt128)0, Counts.Of(Problem.Compile(snapshot, ask)).Total.Timetables);
+        var clash = Assert.Single(KeptClashes.Of(snapshot, ask));
+        var (a, b) = (one.Meetings[0].Time, other.Meetings[0].Time);
+        Assert.Equal(a.MinutesShared(b), clash.Minutes);
+        Assert.Equal((a.Start, a.End), (clash.From, clash.To));
+        // Two kept sections of one course are a choice, and a choice is in nobody's way.
+        var choice = ask.Wanted[1] with
+        {
+            Keep = [other.Number, snapshot.Courses[1].Sections[4].Number],
+        };
+        Assert.Empty(KeptClashes.Of(snapshot, ask with { Wanted = [ask.Wanted[0], choice] }));
     }
 
     [Fact]

@@ -21,7 +21,10 @@ public sealed class AskJsonTests
           "campus": { "allowed": ["HAR"], "preferred": "HAR", "respectTravel": false, "onePerDay": true },
           "modes": ["inPerson"], "seats": "waitlist", "registered": ["10231"],
           "weights": { "classDays": 1, "idle": 2, "laterStart": 3, "earlierFinish": 4, "stretch": 5, "moves": 6, "soft": 7,
-            "breaksMissed": 8, "seats": 9, "away": 10, "wanted": 11 } }
+            "breaksMissed": 8, "seats": 9, "away": 10, "wanted": 11 },
+          "off": { "credits": { "min": 15 }, "timeBlocks": [{ "days": ["wed"], "start": "07:00", "end": "07:30" }],
+            "breaks": [{ "days": ["fri"], "from": "11:00", "to": "13:00", "minutes": 30 }], "dayLimits": { "maxDays": 3 },
+            "campuses": ["KLN"], "modes": ["online"] } }
         """;
 
     private static Ask Read(string json) => AskJson.Read(Encoding.UTF8.GetBytes(json)).Value;
@@ -68,6 +71,7 @@ public sealed class AskJsonTests
     [InlineData("\"maxDays\": 4", "\"maxDays\": 8", "dayLimits.maxDays", "a whole number, 0 to 7")]
     [InlineData("\"respectTravel\": false", "\"respectTravel\": \"no\"", "campus.respectTravel", "true or false")]
     [InlineData("\"classDays\": 1", "\"classDays\": 101", "weights.classDays", "a whole number, 0 to 100")]
+    [InlineData("\"end\": \"07:30\"", "\"end\": \"06:30\"", "off.timeBlocks[0].end", "a time after 07:00")]
     [InlineData("\"seats\": \"waitlist\"", "\"seats\": \"free\"", "seats", "one of open, waitlist, any")]
     public void What_is_wrong_is_refused_with_its_place(string right, string wrong, string path, string expected)
     {

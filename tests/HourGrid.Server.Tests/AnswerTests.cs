@@ -19,8 +19,8 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
         .Read(File.ReadAllBytes(TestPaths.Repository("demo", "saltmere.catalogue.json")))
         .Value.SnapshotOf(new("2027SP"))!;
 
-    private static TimetableWalk Walk(JsonNode ask) =>
-        new(Problem.Compile(Spring, AskJson.Read(Encoding.UTF8.GetBytes(ask.ToJsonString())).Value));
+    private static Problem Compile(JsonNode ask) =>
+        Problem.Compile(Spring, AskJson.Read(Encoding.UTF8.GetBytes(ask.ToJsonString())).Value);
 
     private static JsonObject Body(JsonNode ask, params (string Name, JsonNode Value)[] more)
     {
@@ -30,58 +30,144 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
         return body;
     }
 
-    private static JsonArray Numbers(Timetable timetable) =>
-        [.. timetable.Sections.Select(section => (JsonNode)section.Number.Value)];
+    private static string[] Numbers(Timetable timetable) =>
+        [.. timetable.Sections.Select(section => section.Number.Value)];
+
+    private static string[] Numbers(JsonNode ranked) =>
+        [.. ranked["sections"]!.AsArray().Select(number => number!.GetValue<string>())];
 
     [Fact]
-    public async Task The_answer_is_the_engines_and_stays_near_what_is_held()
+    public async Task The_answer_is_the_engines()
     {
         var student = await server.StudentAsync();
         var ask = Requests.AskFor("TID 210", "ACO 220", "WRT 101");
-        var walk = Walk(ask);
-        var held = walk.At(walk.Total.Timetables / 2);
+        var problem = Compile(ask);
+        var count = Counts.Of(problem).Total;
         // The second time it is answered from what was kept of the first.
         for (var time = 0; time < 2; time++)
         {
-            var answer = await student
-                .PostAsJsonAsync("/api/answers", Body(ask, ("held", Numbers(held.Timetable))))
-                .JsonAsync();
-            Assert.Equal(Text(walk.Total.Timetables), answer["timetables"]!.GetValue<string>());
-            Assert.Equal(Text(walk.Total.WeekShapes), answer["weekShapes"]!.GetValue<string>());
-            Assert.Equal(Text(held.Number), answer["inView"]!["number"]!.GetValue<string>());
+            var answer = await student.PostAsJsonAsync("/api/answers", Body(ask)).JsonAsync();
+            Assert.Equal(Text(count.Timetables), answer["timetables"]!.GetValue<string>());
+            Assert.Equal(Text(count.WeekShapes), answer["weekShapes"]!.GetValue<string>());
+            Assert.True(answer["isExact"]!.GetValue<bool>());
             Assert.Equal(
-                walk.Problem.Courses.Select(course => course.SectionsInPlay),
+                problem.Courses.Select(course => course.SectionsInPlay),
                 answer["courses"]!.AsArray().Select(course => course!["sectionsInPlay"]!.GetValue<int>())
             );
         }
     }
 
     [Fact]
-    public async Task Pages_run_through_every_timetable_and_every_week_shape()
+    public async Task Pages_run_through_every_week_shape_from_the_best_on_and_each_to_its_look_alikes()
+    {
+        var student = await server.StudentAsync();
+        var ask = Requests.AskFor("TID 210", "WRT 101");
+        var problem = Compile(ask);
+        var best = Best.Of(problem, 2000, byShape: true).Timetables;
+        var seen = new List<JsonNode>();
+        const int PageSize = 40;
+        for (var first = 0; first < best.Count + PageSize; first += PageSize)
+        {
+            var page = await student
+                .PostAsJsonAsync("/api/answers/week-shapes", Body(ask, ("first", first), ("count", PageSize)))
+                .JsonAsync();
+            seen.AddRange(page["timetables"]!.AsArray().Select(one => one!));
+        }
+        Assert.Equal(best.Select(one => Numbers(one.Timetable)), seen.Select(Numbers));
+        Assert.Equal(best.Select(one => one.Score), seen.Select(one => one["score"]!.GetValue<int>()));
+        Assert.Equal(
+            Text(Counts.Of(problem).Total.Timetables),
+            Text(
+                seen.Select(one => UInt128.Parse(one["alike"]!.GetValue<string>(), CultureInfo.InvariantCulture))
+                    .Aggregate((sum, one) => sum + one)
+            )
+        );
+
+        var many = seen.First(one => one["alike"]!.GetValue<string>() != "1");
+        var likes = await student
+            .PostAsJsonAsync("/api/answers/look-alikes", Body(ask, ("sections", many["sections"]!.DeepClone())))
+            .JsonAsync();
+        Assert.Equal(many["alike"]!.GetValue<string>(), Text((UInt128)likes["timetables"]!.AsArray().Count));
+        Assert.Equal(Numbers(many), Numbers(likes["timetables"]![0]!));
+        await student
+            .PostAsJsonAsync("/api/answers/look-alikes", Body(ask, ("sections", new JsonArray("10214"))))
+            .JsonAsync(422);
+    }
+
+    [Fact]
+    public async Task Costs_standings_and_the_most_different_are_the_engines()
+    {
+        var student = await server.StudentAsync();
+        var ask = Requests.AskFor("TID 210", "ACO 220", "WRT 101");
+        ask["dayLimits"] = new JsonObject { ["latestEnd"] = "16:00" };
+        ask["off"] = new JsonObject { ["dayLimits"] = new JsonObject { ["earliestStart"] = "20:00" } };
+        var problem = Compile(ask);
+
+        var costs = await student.PostAsJsonAsync("/api/answers/costs", Body(ask)).JsonAsync();
+        Assert.Equal(
+            RuleCosts.Of(Spring, problem.Ask).Costs.Select(cost => $"{cost.Wish.Path} {cost.Cost}"),
+            costs["costs"]!.AsObject().Select(cost => $"{cost.Key} {cost.Value}")
+        );
+        var standings = await student.PostAsJsonAsync("/api/answers/standings", Body(ask)).JsonAsync();
+        Assert.Equal(
+            Standings.Of(problem).Sections.ToDictionary(one => one.Key.Value, one => Text(one.Value)),
+            standings["sections"]!.AsObject().ToDictionary(one => one.Key, one => one.Value!.GetValue<string>())
+        );
+        var spread = await student.PostAsJsonAsync("/api/answers/spread", Body(ask, ("count", 5))).JsonAsync();
+        Assert.Equal(
+            Spread.Of(problem, 5).Timetables.Select(one => Numbers(one.Timetable)),
+            spread["timetables"]!.AsArray().Select(one => Numbers(one!))
+        );
+        await student.PostAsJsonAsync("/api/answers/why-none", Body(ask)).JsonAsync(422);
+    }
+
+    [Fact]
+    public async Task Why_there_is_none_comes_with_the_ways_out()
     {
         var student = await server.StudentAsync();
         var ask = Requests.AskFor("TID 210", "ACO 220");
-        var walk = Walk(ask);
-        foreach (
-            var (path, total) in new[]
+        ask["timeBlocks"] = new JsonArray(
+            new JsonObject
             {
-                ("timetables", walk.Total.Timetables),
-                ("week-shapes", walk.Total.WeekShapes),
+                ["days"] = new JsonArray("mon", "tue", "wed", "thu", "fri"),
+                ["start"] = "08:00",
+                ["end"] = "22:00",
             }
-        )
-        {
-            var seen = new List<string>();
-            const int PageSize = 40;
-            for (UInt128 first = 0; first < total + PageSize; first += PageSize)
-            {
-                var page = await student
-                    .PostAsJsonAsync($"/api/answers/{path}", Body(ask, ("first", Text(first)), ("count", PageSize)))
-                    .JsonAsync();
-                seen.AddRange(page["timetables"]!.AsArray().Select(one => one!["sections"]!.ToJsonString()));
-            }
-            Assert.Equal(total, (UInt128)seen.Count);
-            Assert.Equal(seen.Count, seen.Distinct().Count());
-        }
+        );
+        var why = await student.PostAsJsonAsync("/api/answers/why-none", Body(ask)).JsonAsync();
+        Assert.Contains("timeBlocks[0]", why["together"]!.AsArray().Select(path => path!.GetValue<string>()));
+        var way = why["waysOut"]!.AsArray().Single(one => one!["wishes"]!.ToJsonString() == "[\"timeBlocks[0]\"]")!;
+        ask["timeBlocks"] = new JsonArray();
+        Assert.Equal(Text(Counts.Of(Compile(ask)).Total.Timetables), way["timetables"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task Kept_sections_in_each_others_way_are_said()
+    {
+        var student = await server.StudentAsync();
+        var ask = Requests.AskFor("TID 210", "ACO 220");
+        var (one, other) = (
+            from a in Spring.Find(new CourseId("TID 210"))!.SectionsHeld
+            from b in Spring.Find(new CourseId("ACO 220"))!.SectionsHeld
+            where
+                a.Meetings.Any(x =>
+                    b.Meetings.Any(y => x.Day == y.Day && x.Time.Overlaps(y.Time) && x.Weeks.Overlaps(y.Weeks))
+                )
+            select (a, b)
+        ).First();
+        ask["wanted"]![0]!["keep"] = new JsonArray(one.Number.Value);
+        ask["wanted"]![1]!["keep"] = new JsonArray(other.Number.Value);
+        var answer = await student.PostAsJsonAsync("/api/answers", Body(ask)).JsonAsync();
+        Assert.Equal("0", answer["timetables"]!.GetValue<string>());
+        Assert.All(
+            answer["clashes"]!.AsArray(),
+            clash =>
+                Assert.Equivalent(
+                    new[] { one.Number.Value, other.Number.Value },
+                    new[] { clash!["one"]!.GetValue<string>(), clash["other"]!.GetValue<string>() }
+                )
+        );
+        Assert.NotEmpty(answer["clashes"]!.AsArray());
     }
 
     [Fact]
@@ -92,21 +178,21 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
         ask["dayLimits"] = new JsonObject { ["daysOff"] = new JsonArray("mon", "tue", "wed", "thu", "fri") };
         var answer = await student.PostAsJsonAsync("/api/answers", Body(ask)).JsonAsync();
         Assert.Equal("0", answer["timetables"]!.GetValue<string>());
-        Assert.Null(answer["inView"]);
         Assert.Equal(0, answer["courses"]![0]!["sectionsInPlay"]!.GetValue<int>());
     }
 
     [Theory]
     [InlineData("first", "-1")]
-    [InlineData("first", "x")]
+    [InlineData("first", "2001")]
+    [InlineData("first", "\"x\"")]
     [InlineData("count", "0")]
     [InlineData("count", "101")]
     public async Task A_page_out_of_bounds_is_refused_with_its_place(string field, string value)
     {
         var student = await server.StudentAsync();
-        var body = Body(Requests.AskFor("TID 210"), ("first", "0"), ("count", 10));
-        body[field] = field == "first" ? value : int.Parse(value, CultureInfo.InvariantCulture);
-        var problem = await student.PostAsJsonAsync("/api/answers/timetables", body).JsonAsync(400);
+        var body = Body(Requests.AskFor("TID 210"), ("first", 0), ("count", 10));
+        body[field] = JsonNode.Parse(value);
+        var problem = await student.PostAsJsonAsync("/api/answers/week-shapes", body).JsonAsync(400);
         Assert.Equal(field, problem["problems"]![0]!["path"]!.GetValue<string>());
     }
 

@@ -86,15 +86,31 @@ internal static class Requests
             new JsonObject
             {
                 ["version"] = sketch["version"]!.DeepClone(),
+                ["name"] = sketch["name"]!.DeepClone(),
                 ["ask"] = ask.DeepClone(),
-                ["held"] = new JsonArray(),
             }
         );
+
+    public static Task<HttpResponseMessage> PostSketchAsync(this HttpClient browser, string name, JsonNode ask) =>
+        browser.PostAsJsonAsync(
+            "/api/terms/2027SP/sketches",
+            new JsonObject { ["name"] = name, ["ask"] = ask.DeepClone() }
+        );
+
+    public static Task<JsonNode> NewSketchAsync(this HttpClient browser, string name, JsonNode ask) =>
+        browser.PostSketchAsync(name, ask).JsonAsync();
+
+    public static async Task<string[]> SketchNamesAsync(this HttpClient browser) =>
+        [
+            .. (await browser.GetAsync("/api/terms/2027SP/sketches").JsonAsync())["sketches"]!
+                .AsArray()
+                .Select(sketch => sketch!["name"]!.GetValue<string>()),
+        ];
 
     public static Task<HttpResponseMessage> StepAsync(this HttpClient browser, JsonNode sketch, string direction) =>
         browser.PostAsJsonAsync(
             $"/api/sketches/{sketch["id"]}/{direction}",
-            new JsonObject { ["version"] = sketch["version"]!.DeepClone(), ["held"] = new JsonArray() }
+            new JsonObject { ["version"] = sketch["version"]!.DeepClone() }
         );
 
     public static JsonNode AskFor(params string[] courses) =>

@@ -61,7 +61,7 @@ public sealed class SketchTests(RunningServer server) : IClassFixture<RunningSer
     public async Task Without_a_visit_nothing_is_given()
     {
         var nobody = server.Browser();
-        foreach (var path in new[] { "/api/terms/2027SP/sketch", "/api/answers", "/api/answers/timetables" })
+        foreach (var path in new[] { "/api/terms/2027SP/sketch", "/api/answers", "/api/answers/week-shapes" })
             Assert.Equal(HttpStatusCode.Unauthorized, (await nobody.PostAsync(path, Requests.Body("{}"))).StatusCode);
     }
 
@@ -150,14 +150,19 @@ public sealed class SketchTests(RunningServer server) : IClassFixture<RunningSer
         "ask.wanted[0].course"
     )]
     [InlineData(
-        """{ "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [] } }""",
+        """{ "name": "A", "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [] } }""",
         400,
         "version"
     )]
     [InlineData(
-        """{ "version": "1", "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [] } }""",
+        """{ "version": "1", "name": "A", "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [] } }""",
         400,
         "version"
+    )]
+    [InlineData(
+        """{ "version": 1, "name": " ", "ask": { "format": "hour-grid-ask", "version": 1, "term": "2027SP", "wanted": [] } }""",
+        400,
+        "name"
     )]
     public async Task Bad_input_is_refused_with_its_place(string body, int status, string? path)
     {
@@ -167,6 +172,82 @@ public sealed class SketchTests(RunningServer server) : IClassFixture<RunningSer
         if (path is not null)
             Assert.Equal(path, problem["problems"]![0]!["path"]!.GetValue<string>());
     }
+
+    [Fact]
+    public async Task Sketches_are_made_chosen_ordered_renamed_deleted_and_had_back()
+    {
+        var student = await server.StudentAsync();
+        var first = await student.OpenSketchAsync();
+        var second = await student.NewSketchAsync("With the evening job", Requests.AskFor("TID 210"));
+        Assert.Equal(["First sketch", "With the evening job"], await student.SketchNamesAsync());
+        // The one made or chosen last is the one that opens.
+        Assert.Equal(Id(second), Id(await student.OpenSketchAsync()));
+        await student.PostAsync($"/api/sketches/{Id(first)}/choose", null).JsonAsync();
+        Assert.Equal(Id(first), Id(await student.OpenSketchAsync()));
+
+        await student
+            .PutAsJsonAsync(
+                "/api/terms/2027SP/sketches/order",
+                new JsonObject { ["ids"] = new JsonArray(Id(second), Id(first), Id(second)) }
+            )
+            .JsonAsync();
+        Assert.Equal(["With the evening job", "First sketch"], await student.SketchNamesAsync());
+
+        second["name"] = "Evenings free";
+        var renamed = (await student.SaveAsync(second, second["ask"]!).JsonAsync())["sketch"]!;
+        Assert.Equal(["Evenings free", "First sketch"], await student.SketchNamesAsync());
+        await student.StepAsync(renamed, "undo").JsonAsync();
+        Assert.Equal(["With the evening job", "First sketch"], await student.SketchNamesAsync());
+
+        Assert.Equal(HttpStatusCode.NoContent, (await student.DeleteAsync($"/api/sketches/{Id(second)}")).StatusCode);
+        Assert.Equal(["First sketch"], await student.SketchNamesAsync());
+        var deleted = (await student.GetAsync("/api/terms/2027SP/sketches").JsonAsync())["deleted"]!;
+        Assert.Equal(Id(second), Id(deleted.AsArray().Single()!));
+        Assert.Equal(
+            ["TID 210"],
+            (await student.PostAsync($"/api/sketches/{Id(second)}/choose", null).JsonAsync()).Courses()
+        );
+        Assert.Equal(["With the evening job", "First sketch"], await student.SketchNamesAsync());
+    }
+
+    [Fact]
+    public async Task Another_students_sketches_are_neither_listed_chosen_nor_deleted()
+    {
+        var owner = await server.StudentAsync();
+        var stranger = await server.StudentAsync();
+        var sketch = await owner.NewSketchAsync("Mine", Requests.AskFor());
+        await stranger.PostAsync($"/api/sketches/{Id(sketch)}/choose", null).JsonAsync(404);
+        await stranger.DeleteAsync($"/api/sketches/{Id(sketch)}").JsonAsync(404);
+        Assert.Empty(await stranger.SketchNamesAsync());
+        Assert.Equal(["Mine"], await owner.SketchNamesAsync());
+    }
+
+    [Fact]
+    public async Task Few_deleted_sketches_are_kept_the_last_ones()
+    {
+        var student = await server.StudentAsync();
+        var made = new List<string>();
+        for (var i = 0; i < 12; i++)
+        {
+            made.Add(Id(await student.NewSketchAsync($"Sketch {i}", Requests.AskFor())));
+            await student.DeleteAsync($"/api/sketches/{made[i]}");
+        }
+        var deleted = (await student.GetAsync("/api/terms/2027SP/sketches").JsonAsync())["deleted"]!;
+        Assert.Equal(made.Skip(2).Reverse(), deleted.AsArray().Select(one => Id(one!)));
+        await student.PostAsync($"/api/sketches/{made[0]}/choose", null).JsonAsync(404);
+    }
+
+    [Fact]
+    public async Task No_more_sketches_are_kept_than_one_can_look_through()
+    {
+        var student = await server.StudentAsync();
+        for (var made = 0; made < 50; made++)
+            await student.NewSketchAsync($"Sketch {made}", Requests.AskFor());
+        var refused = await student.PostSketchAsync("One more", Requests.AskFor()).JsonAsync(422);
+        Assert.Contains("50 sketches", refused["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+    }
+
+    private static string Id(JsonNode sketch) => sketch["id"]!.GetValue<string>();
 
     [Fact]
     public async Task Another_sites_page_cannot_change_anything()

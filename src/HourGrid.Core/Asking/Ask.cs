@@ -46,6 +46,9 @@ public sealed record Ask
 
     /// <summary>What matters, for ranking.</summary>
     public Weights Weights { get; init; } = new();
+
+    /// <summary>Rules that are switched off: kept for later, and of no effect on any answer.</summary>
+    public SwitchedOff Off { get; init; } = new();
 }
 
 /// <summary>Bounds on the credits of a timetable.</summary>

@@ -20,17 +20,3 @@ public sealed record Timetable(IReadOnlyList<Bundle> Bundles)
         return sections;
     }
 }
-
-/// <summary>A timetable with its place in the walk. All numbers count from 0.</summary>
-/// <param name="Timetable">The timetable.</param>
-/// <param name="Number">Its place among all timetables.</param>
-/// <param name="ShapeNumber">The place of its week shape among all week shapes.</param>
-/// <param name="AlikeNumber">Its place among the timetables of that week shape, which follow one another.</param>
-/// <param name="Alike">How many timetables have that week shape, itself among them.</param>
-public sealed record WalkedTimetable(
-    Timetable Timetable,
-    UInt128 Number,
-    UInt128 ShapeNumber,
-    UInt128 AlikeNumber,
-    UInt128 Alike
-);

@@ -394,9 +394,14 @@ namespace HourGrid.Data.Migrations
                     b.Property<int>("CurrentStep")
                         .HasColumnType("INTEGER");
 
-                    b.Property<string>("Name")
-                        .IsRequired()
+                    b.Property<bool>("IsDeleted")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("OpenedUtc")
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("Place")
+                        .HasColumnType("INTEGER");
 
                     b.Property<Guid>("StudentId")
                         .HasColumnType("TEXT");
@@ -425,6 +430,10 @@ namespace HourGrid.Data.Migrations
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("AskJson")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT");
 

@@ -15,8 +15,16 @@ public sealed class SketchRow
     public Guid Id { get; set; }
     public Guid StudentId { get; set; }
     public required string TermId { get; set; }
-    public required string Name { get; set; }
     public DateTime CreatedUtc { get; set; }
+
+    /// <summary>When it was last chosen; the latest of a term is the one that opens.</summary>
+    public DateTime OpenedUtc { get; set; }
+
+    /// <summary>Its place among the student's sketches of the term, the smallest first.</summary>
+    public int Place { get; set; }
+
+    /// <summary>Deleted, and to be had back as long as its row is kept.</summary>
+    public bool IsDeleted { get; set; }
 
     /// <summary>Grows with every change; a change that names an older one is refused.</summary>
     public long Version { get; set; }
@@ -30,11 +38,12 @@ public sealed class SketchRow
     public List<SketchStepRow> Steps { get; set; } = [];
 }
 
-/// <summary>What a sketch asked after one of its changes: the steps of undo and redo.</summary>
+/// <summary>What a sketch was called and asked after one of its changes: the steps of undo and redo.</summary>
 public sealed class SketchStepRow
 {
     public Guid SketchId { get; set; }
     public int Number { get; set; }
+    public required string Name { get; set; }
     public required string AskJson { get; set; }
 }
 

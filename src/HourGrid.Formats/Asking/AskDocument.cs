@@ -20,7 +20,8 @@ public sealed record AskDocument(
     IReadOnlyList<string> Modes,
     string Seats,
     IReadOnlyList<string> Registered,
-    Weights Weights
+    AskDocument.WeightsDocument Weights,
+    AskDocument.OffDocument Off
 )
 {
     public sealed record WantedCourseDocument(
@@ -74,6 +75,29 @@ public sealed record AskDocument(
         bool OnePerDay
     );
 
+    public sealed record WeightsDocument(
+        int ClassDays,
+        int Idle,
+        int LaterStart,
+        int EarlierFinish,
+        int Stretch,
+        int Moves,
+        int Soft,
+        int BreaksMissed,
+        int Seats,
+        int Away,
+        int Wanted
+    );
+
+    public sealed record OffDocument(
+        CreditsDocument Credits,
+        IReadOnlyList<TimeBlockDocument> TimeBlocks,
+        IReadOnlyList<BreakDocument> Breaks,
+        DayLimitsDocument DayLimits,
+        IReadOnlyList<string> Campuses,
+        IReadOnlyList<string> Modes
+    );
+
     public static AskDocument Of(Ask ask) =>
         new(
             AskJson.Format,
@@ -97,35 +121,10 @@ public sealed record AskDocument(
                     new(either.Min, either.Max)
                 )),
             ],
-            new(ask.Credits.Min?.Value, ask.Credits.Max?.Value),
-            [
-                .. ask.TimeBlocks.Select(block => new TimeBlockDocument(
-                    Words.Write(block.Days),
-                    block.Time.Start.ToString(),
-                    block.Time.End.ToString(),
-                    Words.Strengths.Write(block.Strength),
-                    block.Weeks == WeekSet.All ? null : [.. block.Weeks.Weeks()],
-                    block.Label
-                )),
-            ],
-            [
-                .. ask.Breaks.Select(wanted => new BreakDocument(
-                    Words.Write(wanted.Days),
-                    wanted.Window.Start.ToString(),
-                    wanted.Window.End.ToString(),
-                    wanted.Minutes,
-                    Words.Strengths.Write(wanted.Strength)
-                )),
-            ],
-            new(
-                ask.DayLimits.EarliestStart?.ToString(),
-                ask.DayLimits.LatestEnd?.ToString(),
-                Words.Write(ask.DayLimits.DaysOff),
-                ask.DayLimits.MaxDays,
-                ask.DayLimits.MaxMinutesPerDay,
-                ask.DayLimits.MaxStretchMinutes,
-                ask.DayLimits.MinutesBetween
-            ),
+            Of(ask.Credits),
+            [.. ask.TimeBlocks.Select(Of)],
+            [.. ask.Breaks.Select(Of)],
+            Of(ask.DayLimits),
             new(
                 [.. ask.Campus.Allowed.Select(campus => campus.Value)],
                 ask.Campus.Preferred?.Value,
@@ -135,7 +134,62 @@ public sealed record AskDocument(
             [.. ask.Modes.Select(Words.Modes.Write)],
             Words.SeatsRules.Write(ask.Seats),
             Numbers(ask.Registered),
-            ask.Weights
+            Of(ask.Weights),
+            new(
+                Of(ask.Off.Credits),
+                [.. ask.Off.TimeBlocks.Select(Of)],
+                [.. ask.Off.Breaks.Select(Of)],
+                Of(ask.Off.DayLimits),
+                [.. ask.Off.Campuses.Select(campus => campus.Value)],
+                [.. ask.Off.Modes.Select(Words.Modes.Write)]
+            )
+        );
+
+    private static WeightsDocument Of(Weights weights) =>
+        new(
+            weights.ClassDays,
+            weights.Idle,
+            weights.LaterStart,
+            weights.EarlierFinish,
+            weights.Stretch,
+            weights.Moves,
+            weights.Soft,
+            weights.BreaksMissed,
+            weights.Seats,
+            weights.Away,
+            weights.Wanted
+        );
+
+    private static CreditsDocument Of(CreditBounds bounds) => new(bounds.Min?.Value, bounds.Max?.Value);
+
+    private static TimeBlockDocument Of(TimeBlock block) =>
+        new(
+            Words.Write(block.Days),
+            block.Time.Start.ToString(),
+            block.Time.End.ToString(),
+            Words.Strengths.Write(block.Strength),
+            block.Weeks == WeekSet.All ? null : [.. block.Weeks.Weeks()],
+            block.Label
+        );
+
+    private static BreakDocument Of(Break wanted) =>
+        new(
+            Words.Write(wanted.Days),
+            wanted.Window.Start.ToString(),
+            wanted.Window.End.ToString(),
+            wanted.Minutes,
+            Words.Strengths.Write(wanted.Strength)
+        );
+
+    private static DayLimitsDocument Of(DayLimits limits) =>
+        new(
+            limits.EarliestStart?.ToString(),
+            limits.LatestEnd?.ToString(),
+            Words.Write(limits.DaysOff),
+            limits.MaxDays,
+            limits.MaxMinutesPerDay,
+            limits.MaxStretchMinutes,
+            limits.MinutesBetween
         );
 
     private static IReadOnlyList<string> Numbers(IReadOnlyList<RegistrationNumber> numbers) =>

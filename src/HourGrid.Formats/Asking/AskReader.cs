@@ -24,7 +24,8 @@ internal static class AskReader
             "modes",
             "seats",
             "registered",
-            "weights"
+            "weights",
+            "off"
         );
         if (!root.IsObject)
             return null;
@@ -45,6 +46,7 @@ internal static class AskReader
             Seats = file.Or("seats", SeatsRule.Open, seats => seats.Word(Words.SeatsRules) ?? SeatsRule.Open),
             Registered = Numbers(file["registered"]),
             Weights = file.Or("weights", new Weights(), Weights),
+            Off = file.Or("off", new SwitchedOff(), Off),
         };
         CheckEachCourseOnce(file, ask);
         return ask;
@@ -144,6 +146,20 @@ internal static class AskReader
             Preferred = campus.Or("preferred", null, one => (CampusId?)SharedValues.Campus(one)),
             RespectTravel = campus.Or("respectTravel", true, flag => flag.Flag()),
             OnePerDay = campus.Or("onePerDay", false, flag => flag.Flag()),
+        };
+    }
+
+    private static SwitchedOff Off(JsonPlace place)
+    {
+        var off = place.Object("credits", "timeBlocks", "breaks", "dayLimits", "campuses", "modes");
+        return new()
+        {
+            Credits = off.Or("credits", default, CreditBounds),
+            TimeBlocks = off["timeBlocks"].List(TimeBlock, Ask.MaxRules),
+            Breaks = off["breaks"].List(Break, Ask.MaxRules),
+            DayLimits = off.Or("dayLimits", new DayLimits(), DayLimits),
+            Campuses = Campuses(off["campuses"]),
+            Modes = off["modes"].Values(mode => mode.Word(Words.Modes), MostListed),
         };
     }
 

@@ -1,32 +1,40 @@
-using System.Globalization;
 using System.Text.Json;
-using HourGrid.Core.Catalogue;
-using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Students;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 
 namespace HourGrid.Server.Answers;
 
-/// <summary>Answers to asks that are not saved: a drag in progress, and the pages of a walk.</summary>
+/// <summary>Answers to asks, saved or not: the count first, and what takes longer each by itself.</summary>
 internal static class AnswerEndpoints
 {
     private const int LargestPage = 100;
+    private const int MostSections = 100;
 
     public static void MapAnswers(this IEndpointRouteBuilder api)
     {
         var answers = api.MapGroup("/answers").RequireAuthorization().LimitAnswers();
         answers.MapPost("/", Answer).WithName("Answer").ReadsBody(typeof(AnswerRequest)).ProducesProblems();
         answers
-            .MapPost("/timetables", Timetables)
-            .WithName("Timetables")
-            .ReadsBody(typeof(PageRequest))
-            .ProducesProblems();
-        answers
             .MapPost("/week-shapes", WeekShapes)
             .WithName("WeekShapes")
             .ReadsBody(typeof(PageRequest))
             .ProducesProblems();
+        answers.MapPost("/spread", Spread).WithName("Spread").ReadsBody(typeof(SpreadRequest)).ProducesProblems();
+        answers
+            .MapPost("/look-alikes", LookAlikes)
+            .WithName("LookAlikes")
+            .ReadsBody(typeof(LookAlikesRequest))
+            .ProducesProblems();
+        answers.MapPost("/costs", Costs).WithName("Costs").ReadsBody(typeof(AnswerRequest)).ProducesProblems();
+        answers
+            .MapPost("/standings", Standings)
+            .WithName("Standings")
+            .ReadsBody(typeof(AnswerRequest))
+            .ProducesProblems();
+        answers.MapPost("/why-none", WhyNone).WithName("WhyNone").ReadsBody(typeof(AnswerRequest)).ProducesProblems();
     }
 
     public static T ProducesProblems<T>(this T endpoint)
@@ -34,57 +42,58 @@ internal static class AnswerEndpoints
     {
         foreach (var status in new[] { StatusCodes.Status400BadRequest, StatusCodes.Status422UnprocessableEntity })
             endpoint.WithMetadata(
-                new Microsoft.AspNetCore.Mvc.ProducesResponseTypeAttribute(
-                    typeof(Microsoft.AspNetCore.Mvc.ProblemDetails),
-                    status,
-                    "application/problem+json"
-                )
+                new ProducesResponseTypeAttribute(typeof(ProblemDetails), status, "application/problem+json")
             );
         return endpoint;
     }
 
     private static AnswerRecord Answer(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.Answer(RequestBody.Ask(body), RequestBody.Held(body), cancellation);
+        room.Answer(RequestBody.Ask(body), cancellation);
 
-    private static TimetablesRecord Timetables(JsonElement body, AnswerRoom room, CancellationToken cancellation)
-    {
-        var (first, count) = Page(body);
-        return room.Timetables(RequestBody.Ask(body), first, count, cancellation);
-    }
-
-    private static TimetablesRecord WeekShapes(JsonElement body, AnswerRoom room, CancellationToken cancellation)
-    {
-        var (first, count) = Page(body);
-        return room.WeekShapes(RequestBody.Ask(body), first, count, cancellation);
-    }
-
-    private static (UInt128 First, int Count) Page(JsonElement body) =>
-        (
-            RequestBody.Field(
-                body,
-                "first",
-                field =>
-                    field.ValueKind == JsonValueKind.String
-                    && UInt128.TryParse(
-                        field.GetString(),
-                        NumberStyles.None,
-                        CultureInfo.InvariantCulture,
-                        out var first
-                    )
-                        ? first
-                        : (UInt128?)null,
-                "a whole number, 0 or more, as text"
-            ),
-            RequestBody.Field(
-                body,
-                "count",
-                field =>
-                    field.ValueKind == JsonValueKind.Number
-                    && field.TryGetInt32(out var count)
-                    && count is >= 1 and <= LargestPage
-                        ? count
-                        : (int?)null,
-                $"a whole number, 1 to {LargestPage}"
-            )
+    private static RankedPage WeekShapes(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
+        room.WeekShapes(
+            RequestBody.Ask(body),
+            RequestBody.Whole(body, "first", 0, AnsweredAsk.MostListed),
+            RequestBody.Whole(body, "count", 1, LargestPage),
+            cancellation
         );
+
+    private static RankedPage Spread(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
+        room.MostDifferent(RequestBody.Ask(body), RequestBody.Whole(body, "count", 1, LargestPage), cancellation);
+
+    private static Results<Ok<RankedPage>, ProblemHttpResult> LookAlikes(
+        JsonElement body,
+        AnswerRoom room,
+        CancellationToken cancellation
+    ) =>
+        room.LookAlikes(
+            RequestBody.Ask(body),
+            RequestBody.Texts(body, "sections", MostSections),
+            LargestPage,
+            cancellation
+        )
+            is { } page
+            ? TypedResults.Ok(page)
+            : TypedResults.Problem(
+                statusCode: StatusCodes.Status422UnprocessableEntity,
+                detail: "sections: they are no timetable of this ask."
+            );
+
+    private static CostsRecord Costs(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
+        room.Costs(RequestBody.Ask(body), cancellation);
+
+    private static StandingsRecord Standings(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
+        room.Standings(RequestBody.Ask(body), cancellation);
+
+    private static Results<Ok<WhyRecord>, ProblemHttpResult> WhyNone(
+        JsonElement body,
+        AnswerRoom room,
+        CancellationToken cancellation
+    ) =>
+        room.WhyNone(RequestBody.Ask(body), cancellation) is { } why
+            ? TypedResults.Ok(why)
+            : TypedResults.Problem(
+                statusCode: StatusCodes.Status422UnprocessableEntity,
+                detail: "There is a timetable; there is nothing to explain."
+            );
 }

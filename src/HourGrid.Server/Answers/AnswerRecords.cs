@@ -1,34 +1,47 @@
 using System.Globalization;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 using HourGrid.Formats.Asking;
+using HourGrid.Formats.Json;
 
 namespace HourGrid.Server.Answers;
 
-// Counts and places travel as decimal text: they outgrow what a JSON number holds exactly in a browser.
+/// <summary>Counts travel as decimal text: they outgrow what a JSON number holds exactly in a browser.</summary>
+internal static class Digits
+{
+    public static string Of(UInt128 number) => number.ToString(CultureInfo.InvariantCulture);
+
+    public static string Of(Int128 number) => number.ToString(CultureInfo.InvariantCulture);
+}
 
 /// <param name="Ask">What is asked.</param>
-/// <param name="Held">Sections of the timetable in view; the answer's stays as near to them as it can.</param>
-internal sealed record AnswerRequest(AskDocument Ask, IReadOnlyList<string> Held);
+internal sealed record AnswerRequest(AskDocument Ask);
 
 /// <param name="Ask">What is asked.</param>
 /// <param name="First">The place of the first one, from 0.</param>
 /// <param name="Count">How many, 1 to 100.</param>
-internal sealed record PageRequest(AskDocument Ask, string First, int Count);
+internal sealed record PageRequest(AskDocument Ask, int First, int Count);
 
-/// <param name="Timetables">How many timetables there are, exactly.</param>
-/// <param name="WeekShapes">How many week shapes among them, exactly.</param>
+/// <param name="Ask">What is asked.</param>
+/// <param name="Count">How many, 1 to 100.</param>
+internal sealed record SpreadRequest(AskDocument Ask, int Count);
+
+/// <param name="Ask">What is asked.</param>
+/// <param name="Sections">The registration numbers of one of its timetables.</param>
+internal sealed record LookAlikesRequest(AskDocument Ask, IReadOnlyList<string> Sections);
+
+/// <param name="Timetables">How many timetables there are.</param>
+/// <param name="WeekShapes">How many week shapes among them.</param>
+/// <param name="IsExact">Whether there are just so many; otherwise at least so many.</param>
 /// <param name="Courses">What the ask leaves of each wanted course, in its order.</param>
-/// <param name="InView">The timetable nearest to the one held; null when there is none.</param>
+/// <param name="Clashes">Where kept sections are in each other's way.</param>
 /// <param name="ElapsedMs">How long the engine took, in milliseconds.</param>
 internal sealed record AnswerRecord(
     string Timetables,
     string WeekShapes,
+    bool IsExact,
     IReadOnlyList<CourseInPlayRecord> Courses,
-    WalkedRecord? InView,
+    IReadOnlyList<ClashRecord> Clashes,
     double ElapsedMs
 );
 
@@ -37,51 +50,77 @@ internal sealed record AnswerRecord(
 /// <param name="SectionsInPlay">Those that stand in some bundle the ask admits; 0 when it is set aside.</param>
 internal sealed record CourseInPlayRecord(string Course, int Sections, int SectionsInPlay);
 
-/// <summary>A timetable and its place in the walk.</summary>
-/// <param name="Number">Its place among all timetables, from 0.</param>
-/// <param name="Shape">The place of its week shape among all week shapes, from 0.</param>
-/// <param name="AlikeNumber">Its place among the timetables of that week shape, from 0.</param>
-/// <param name="Alike">How many timetables have that week shape.</param>
+/// <param name="One">The registration number of the kept section that starts first.</param>
+/// <param name="Other">That of the other.</param>
+/// <param name="Day">The weekday.</param>
+/// <param name="From">Where the hours they share begin or, where they share none, the pause between them.</param>
+/// <param name="To">Where these end.</param>
+/// <param name="Minutes">By how many minutes the later comes too soon.</param>
+internal sealed record ClashRecord(string One, string Other, string Day, string From, string To, int Minutes)
+{
+    public static ClashRecord Of(KeptClash clash) =>
+        new(
+            clash.One.Number.Value,
+            clash.Other.Number.Value,
+            Words.Days.Write(clash.Day),
+            clash.From.ToString(),
+            clash.To.ToString(),
+            clash.Minutes
+        );
+}
+
+/// <summary>A timetable with its place in the order of what matters.</summary>
+/// <param name="Rank">Its place, the best being 1.</param>
+/// <param name="Score">Its score; the lowest is the best.</param>
+/// <param name="Alike">How many timetables have its week shape, itself among them.</param>
 /// <param name="Credits">Credits of all its courses.</param>
 /// <param name="Sections">Its registration numbers, sorted.</param>
 /// <param name="Measures">What it is like.</param>
-internal sealed record WalkedRecord(
-    string Number,
-    string Shape,
-    string AlikeNumber,
+internal sealed record RankedRecord(
+    int Rank,
+    int Score,
     string Alike,
     decimal Credits,
     IReadOnlyList<string> Sections,
     MeasuresRecord Measures
 )
 {
-    public static WalkedRecord Of(WalkedTimetable walked, Measures measures) =>
+    public static RankedRecord Of(RankedTimetable ranked, UInt128 alike) =>
         new(
-            Text(walked.Number),
-            Text(walked.ShapeNumber),
-            Text(walked.AlikeNumber),
-            Text(walked.Alike),
-            walked.Timetable.Credits.Value,
-            [.. walked.Timetable.Sections.Select(section => section.Number.Value)],
-            MeasuresRecord.Of(measures.Of(walked.Timetable))
+            ranked.Rank,
+            ranked.Score,
+            Digits.Of(alike),
+            ranked.Timetable.Credits.Value,
+            [.. ranked.Timetable.Sections.Select(section => section.Number.Value)],
+            MeasuresRecord.Of(ranked.Measures)
         );
-
-    public static string Text(UInt128 number) => number.ToString(CultureInfo.InvariantCulture);
 }
 
 /// <param name="ClassDays">Weekdays with a meeting, in the fullest week.</param>
 /// <param name="IdleMinutes">Minutes between classes in a week, on average.</param>
 /// <param name="EarliestStart">The earliest start of any day, or null without meetings.</param>
 /// <param name="LatestEnd">The latest end of any day, or null without meetings.</param>
+/// <param name="LongestDay">Minutes from the first start to the last end of the longest day.</param>
+/// <param name="LongestStretch">Minutes of the longest run without a pause.</param>
 /// <param name="CampusMovesTenths">Moves between campuses in a week, on average, in tenths.</param>
+/// <param name="SoftMinutes">Minutes of class a week in Rather-not hours, on average.</param>
+/// <param name="BreaksMissed">Soft breaks missed in the worst week.</param>
 /// <param name="SeatsToSpare">The fewest free seats of any section.</param>
+/// <param name="AwayMinutes">Minutes of class a week away from the preferred campus, on average.</param>
+/// <param name="WantedTaken">Courses taken.</param>
 internal sealed record MeasuresRecord(
     int ClassDays,
     int IdleMinutes,
     string? EarliestStart,
     string? LatestEnd,
+    int LongestDay,
+    int LongestStretch,
     int CampusMovesTenths,
-    int SeatsToSpare
+    int SoftMinutes,
+    int BreaksMissed,
+    int SeatsToSpare,
+    int AwayMinutes,
+    int WantedTaken
 )
 {
     public static MeasuresRecord Of(WeekMeasures measures) =>
@@ -90,9 +129,35 @@ internal sealed record MeasuresRecord(
             measures.IdleMinutes,
             measures.EarliestStart?.ToString(),
             measures.LatestEnd?.ToString(),
+            measures.LongestDay,
+            measures.LongestStretch,
             measures.CampusMovesTenths,
-            measures.SeatsToSpare
+            measures.SoftMinutes,
+            measures.BreaksMissed,
+            measures.SeatsToSpare,
+            measures.AwayMinutes,
+            measures.WantedTaken
         );
 }
 
-internal sealed record TimetablesRecord(IReadOnlyList<WalkedRecord> Timetables);
+/// <param name="Timetables">The best first.</param>
+/// <param name="IsExact">Whether no better one was left out for want of time.</param>
+internal sealed record RankedPage(IReadOnlyList<RankedRecord> Timetables, bool IsExact);
+
+/// <param name="Costs">By the path of a wish in the ask, timetables without it less timetables with it.</param>
+/// <param name="IsExact">Whether the figures are exact.</param>
+internal sealed record CostsRecord(IReadOnlyDictionary<string, string> Costs, bool IsExact);
+
+/// <param name="Timetables">How many timetables there are.</param>
+/// <param name="Sections">By registration number, in how many of them the section stands.</param>
+/// <param name="IsExact">Whether the figures are exact; otherwise each is the least there is.</param>
+internal sealed record StandingsRecord(string Timetables, IReadOnlyDictionary<string, string> Sections, bool IsExact);
+
+/// <param name="Together">Paths of wishes that cannot live together.</param>
+/// <param name="WaysOut">Changes that give timetables.</param>
+/// <param name="IsExact">Whether the time sufficed for all of it.</param>
+internal sealed record WhyRecord(IReadOnlyList<string> Together, IReadOnlyList<WayOutRecord> WaysOut, bool IsExact);
+
+/// <param name="Wishes">The paths of one or two wishes to lift.</param>
+/// <param name="Timetables">How many timetables there are without them.</param>
+internal sealed record WayOutRecord(IReadOnlyList<string> Wishes, string Timetables);

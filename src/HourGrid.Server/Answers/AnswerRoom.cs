@@ -5,40 +5,43 @@ using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
-using HourGrid.Core.Measuring;
 using HourGrid.Formats.Asking;
 using HourGrid.Server.Catalogues;
 using Microsoft.Extensions.Caching.Memory;
 
 namespace HourGrid.Server.Answers;
 
-/// <summary>Answers asks, and keeps the walks of the last ones: paging through one ask compiles and counts it once.</summary>
+/// <summary>Answers asks, and keeps the last ones: paging through one ask compiles, counts and ranks it once.</summary>
 internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 {
-    /// <summary>Bytes that the walks kept may take together.</summary>
+    /// <summary>Bytes that the asks kept may take together.</summary>
     private const long MostKept = 256 << 20;
 
     private static readonly TimeSpan LongestAnswer = TimeSpan.FromSeconds(10);
 
-    private readonly MemoryCache walks = new(new MemoryCacheOptions { SizeLimit = MostKept });
+    /// <summary>Costs, standings and reasons come after the count and do not hold it up.</summary>
+    private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
+
+    private readonly MemoryCache asks = new(new MemoryCacheOptions { SizeLimit = MostKept });
 
     /// <exception cref="AskRefusedException">The ask names what is not there.</exception>
     /// <exception cref="AskTooLargeException">It has too many courses in play.</exception>
     public void Check(Ask ask) => Problem.Check(catalogue.SnapshotOf(ask), ask);
 
-    public AnswerRecord Answer(Ask ask, IReadOnlyList<RegistrationNumber> held, CancellationToken cancellation)
+    public AnswerRecord Answer(Ask ask, CancellationToken cancellation)
     {
         var started = Stopwatch.GetTimestamp();
         return WithinTime(
             inTime =>
             {
-                var walk = WalkOf(ask, inTime);
-                var nearest = walk.Nearest(held);
+                var answered = Of(ask, inTime);
+                var count = answered.Count;
                 return new AnswerRecord(
-                    WalkedRecord.Text(walk.Total.Timetables),
-                    WalkedRecord.Text(walk.Total.WeekShapes),
-                    [.. ask.Wanted.Select(wanted => InPlay(walk.Problem, wanted))],
-                    nearest is null ? null : WalkedRecord.Of(nearest, new Measures(ask)),
+                    Digits.Of(count.Total.Timetables),
+                    Digits.Of(count.Total.WeekShapes),
+                    count.IsExact,
+                    [.. ask.Wanted.Select(wanted => InPlay(answered.Problem, wanted))],
+                    [.. KeptClashes.Of(catalogue.SnapshotOf(ask), ask).Select(ClashRecord.Of)],
                     Stopwatch.GetElapsedTime(started).TotalMilliseconds
                 );
             },
@@ -46,38 +49,110 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         );
     }
 
-    /// <summary>Timetables from one place on; past the end there are none.</summary>
-    public TimetablesRecord Timetables(Ask ask, UInt128 first, int count, CancellationToken cancellation) =>
+    /// <summary>The best week shapes from one place on; past the last listed there are none.</summary>
+    public RankedPage WeekShapes(Ask ask, int first, int count, CancellationToken cancellation) =>
         WithinTime(
             inTime =>
             {
-                var walk = WalkOf(ask, inTime);
-                var left = first < walk.Total.Timetables ? walk.Total.Timetables - first : 0;
-                var numbers = Enumerable.Range(0, (int)UInt128.Min((UInt128)count, left));
-                return Records(ask, numbers.Select(i => walk.At(first + (UInt128)i)));
+                var answered = Of(ask, inTime);
+                var best = answered.Ranked(Math.Min(first + count, AnsweredAsk.MostListed), inTime);
+                return new RankedPage(
+                    [.. best.Timetables.Skip(first).Take(count).Select(one => Record(answered, one))],
+                    best.IsExact
+                );
             },
             cancellation
         );
 
-    /// <summary>The first timetable of each week shape from one place on.</summary>
-    public TimetablesRecord WeekShapes(Ask ask, UInt128 first, int count, CancellationToken cancellation) =>
-        WithinTime(inTime => Records(ask, WalkOf(ask, inTime).Shapes(first, count)), cancellation);
+    /// <summary>Of the best week shapes, those that differ most from each other.</summary>
+    public RankedPage MostDifferent(Ask ask, int count, CancellationToken cancellation) =>
+        WithinTime(
+            inTime =>
+            {
+                var answered = Of(ask, inTime);
+                var spread = Spread.Of(answered.Problem, count, LongestDetail, inTime);
+                return new RankedPage([.. spread.Timetables.Select(one => Record(answered, one))], spread.IsExact);
+            },
+            cancellation
+        );
 
-    public void Dispose() => walks.Dispose();
+    /// <summary>The timetables with the week shape of one, the best first; null when it is none of the ask's.</summary>
+    public RankedPage? LookAlikes(
+        Ask ask,
+        IReadOnlyList<string> sections,
+        int most,
+        CancellationToken cancellation
+    ) =>
+        WithinTime(
+            inTime =>
+            {
+                var answered = Of(ask, inTime);
+                var same = answered.SameShape;
+                if (same.Find(sections.Select(number => new RegistrationNumber(number)).ToHashSet()) is not { } one)
+                    return null;
+                var best = same.Best(one, most);
+                return new RankedPage([.. best.Timetables.Select(like => Record(answered, like))], best.IsExact);
+            },
+            cancellation
+        );
 
-    private static TimetablesRecord Records(Ask ask, IEnumerable<WalkedTimetable> walked)
+    /// <summary>What each wish costs.</summary>
+    public CostsRecord Costs(Ask ask, CancellationToken cancellation)
     {
-        var measures = new Measures(ask);
-        return new([.. walked.Select(one => WalkedRecord.Of(one, measures))]);
+        var costs = RuleCosts.Of(catalogue.SnapshotOf(ask), ask, LongestDetail, cancellation);
+        return new(
+            costs
+                .Costs.Where(cost => cost.Wish.IsHard)
+                .ToDictionary(cost => cost.Wish.Path, cost => Digits.Of(cost.Cost)),
+            costs.IsExact
+        );
     }
 
-    private TimetableWalk WalkOf(Ask ask, CancellationToken cancellation)
+    /// <summary>In how many timetables each section of the wanted courses stands.</summary>
+    public StandingsRecord Standings(Ask ask, CancellationToken cancellation) =>
+        WithinTime(
+            inTime =>
+            {
+                var standings = Core.Engine.Answers.Standings.Of(Of(ask, inTime).Problem, LongestDetail, inTime);
+                return new StandingsRecord(
+                    Digits.Of(standings.Total.Timetables),
+                    standings.Sections.ToDictionary(one => one.Key.Value, one => Digits.Of(one.Value)),
+                    standings.IsExact
+                );
+            },
+            cancellation
+        );
+
+    /// <summary>Why there is no timetable; null where there is one.</summary>
+    public WhyRecord? WhyNone(Ask ask, CancellationToken cancellation)
+    {
+        var why = Core.Engine.Answers.WhyNone.Of(catalogue.SnapshotOf(ask), ask, LongestDetail, cancellation);
+        return why is null
+            ? null
+            : new(
+                [.. why.Together.Select(wish => wish.Path)],
+                [
+                    .. why.WaysOut.Select(way => new WayOutRecord(
+                        [.. way.Wishes.Select(wish => wish.Path)],
+                        Digits.Of(way.Timetables)
+                    )),
+                ],
+                why.IsExact
+            );
+    }
+
+    public void Dispose() => asks.Dispose();
+
+    private static RankedRecord Record(AnsweredAsk answered, RankedTimetable one) =>
+        RankedRecord.Of(one, answered.SameShape.Count(one.Timetable));
+
+    private AnsweredAsk Of(Ask ask, CancellationToken cancellation)
     {
         var key = (catalogue.Version, Convert.ToBase64String(AskJson.Write(ask)));
-        if (walks.TryGetValue<TimetableWalk>(key, out var known))
+        if (asks.TryGetValue<AnsweredAsk>(key, out var known))
             return known!;
-        var walk = new TimetableWalk(Problem.Compile(catalogue.SnapshotOf(ask), ask, cancellation), cancellation);
-        return walks.Set(key, walk, new MemoryCacheEntryOptions { Size = walk.Size });
+        var answered = new AnsweredAsk(catalogue.SnapshotOf(ask), ask, cancellation);
+        return asks.Set(key, answered, new MemoryCacheEntryOptions { Size = answered.Size });
     }
 
     private static CourseInPlayRecord InPlay(Problem problem, WantedCourse wanted)
@@ -102,7 +177,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
         {
             throw new AskTooLargeException(
-                "There are too many possibilities to count in time. Set a course aside, or take out more hours."
+                "There are too many possibilities to answer in time. Set a course aside, or take out more hours."
             );
         }
     }

@@ -12,16 +12,8 @@ namespace HourGrid.Server.Answers;
 /// </summary>
 internal static class RequestBody
 {
-    private const int MostHeld = 500;
-
     public static Ask Ask(JsonElement body) =>
         AskJson.Read(Field(body, "ask", field => (JsonElement?)field, "an ask"), "ask").Value;
-
-    /// <summary>The sections held; none when the field is absent.</summary>
-    public static IReadOnlyList<RegistrationNumber> Held(JsonElement body) =>
-        body.ValueKind == JsonValueKind.Object && body.TryGetProperty("held", out _)
-            ? [.. Texts(body, "held", MostHeld).Select(number => new RegistrationNumber(number))]
-            : [];
 
     public static IReadOnlyList<string> Texts(JsonElement body, string name, int most) =>
         Field(
@@ -34,6 +26,20 @@ internal static class RequestBody
                     ? field.EnumerateArray().Select(item => item.GetString()!).ToArray()
                     : null,
             $"a list of texts, {most} at most"
+        );
+
+    public static int Whole(JsonElement body, string name, int least, int most) =>
+        Field(
+            body,
+            name,
+            field =>
+                field.ValueKind == JsonValueKind.Number
+                && field.TryGetInt32(out var value)
+                && value >= least
+                && value <= most
+                    ? value
+                    : (int?)null,
+            $"a whole number, {least} to {most}"
         );
 
     public static string Text(JsonElement body, string name, int longest) =>

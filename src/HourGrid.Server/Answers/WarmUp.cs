@@ -16,14 +16,18 @@ internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerRoom room, IOptio
     private const int Courses = 4;
     private const int Times = 3;
 
-    /// <summary>Nothing of it is kept but the walks, which the first other asks push out.</summary>
+    /// <summary>Nothing of it is kept but the answers, which the first other asks push out.</summary>
     public void Run()
     {
         foreach (var term in catalogue.Terms)
             for (var time = 0; time < Times; time++)
             {
-                var answer = room.Answer(AskFor(catalogue.Find(term.Id)!, time), [], CancellationToken.None);
+                var ask = AskFor(catalogue.Find(term.Id)!, time);
+                var answer = room.Answer(ask, CancellationToken.None);
                 JsonSerializer.SerializeToUtf8Bytes(answer, json.Value.SerializerOptions);
+                room.WeekShapes(ask, 0, 1, CancellationToken.None);
+                room.Costs(ask, CancellationToken.None);
+                room.Standings(ask, CancellationToken.None);
             }
     }
 

@@ -11,39 +11,131 @@ namespace HourGrid.Server.Sketches;
 /// <summary>Opens and changes the current student's sketches. Each change is one transaction and one step of undo.</summary>
 internal sealed class SketchDesk(HourGridContext database, CurrentStudent student)
 {
-    private const int StepsKept = 200;
+    /// <summary>The most sketches a student keeps for a term.</summary>
+    public const int MostOfTerm = 50;
 
-    /// <summary>The student's sketch of a term: the oldest, or a first one made now.</summary>
+    private const int StepsKept = 200;
+    private const int DeletedKept = 10;
+
+    /// <summary>The student's sketch of a term that was chosen last, or a first one made now.</summary>
     public async Task<SketchRecord> OpenAsync(TermId term, CancellationToken cancellation)
     {
         await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
-        var known = await Mine()
-            .Where(row => row.TermId == term.Value)
-            .OrderBy(row => row.CreatedUtc)
-            .FirstOrDefaultAsync(cancellation);
-        if (known is null)
-        {
-            known = new()
-            {
-                Id = Guid.NewGuid(),
-                StudentId = student.Id,
-                TermId = term.Value,
-                Name = "First sketch",
-                CreatedUtc = DateTime.UtcNow,
-                Version = 1,
-                ChangesRead = await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0,
-                Steps = [new() { Number = 0, AskJson = Text(new Ask { Term = term, Wanted = [] }) }],
-            };
-            database.Sketches.Add(known);
-            await database.SaveChangesAsync(cancellation);
-        }
-        var (record, _) = await StateAsync(known, cancellation);
+        var latest = await OfTerm(term).OrderByDescending(row => row.OpenedUtc).FirstOrDefaultAsync(cancellation);
+        var record = latest is null
+            ? await AddAsync("First sketch", new() { Term = term, Wanted = [] }, cancellation)
+            : (await StateAsync(latest, cancellation)).Record;
         await transaction.CommitAsync(cancellation);
         return record;
     }
 
-    /// <summary>Saves a changed ask as the step after the current one; steps that could be redone are dropped.</summary>
-    public Task<SketchChange> SaveAsync(Guid id, long version, Ask ask, CancellationToken cancellation) =>
+    /// <summary>The student's sketches of a term, in their order.</summary>
+    public async Task<IReadOnlyList<SketchRecord>> ListAsync(TermId term, CancellationToken cancellation)
+    {
+        var records = new List<SketchRecord>();
+        foreach (var row in await OfTerm(term).OrderBy(row => row.Place).ToListAsync(cancellation))
+            records.Add((await StateAsync(row, cancellation)).Record);
+        return records;
+    }
+
+    /// <summary>A new sketch, chosen at once; null where the student has as many of the term as one may.</summary>
+    public async Task<SketchRecord?> NewAsync(string name, Ask ask, CancellationToken cancellation)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        if (await OfTerm(ask.Term).CountAsync(cancellation) >= MostOfTerm)
+            return null;
+        var record = await AddAsync(name, ask, cancellation);
+        await transaction.CommitAsync(cancellation);
+        return record;
+    }
+
+    /// <summary>Chooses a sketch, deleted ones too: it opens from now on. Null where there is none.</summary>
+    public async Task<SketchRecord?> ChooseAsync(Guid id, CancellationToken cancellation)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        if (await Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
+            return null;
+        row.OpenedUtc = DateTime.UtcNow;
+        row.IsDeleted = false;
+        await database.SaveChangesAsync(cancellation);
+        var (record, _) = await StateAsync(row, cancellation);
+        await transaction.CommitAsync(cancellation);
+        return record;
+    }
+
+    /// <summary>Deletes a sketch; choosing it gives it back, as long as few were deleted since. Whether there was one.</summary>
+    public async Task<bool> DeleteAsync(Guid id, CancellationToken cancellation)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        var found = await Mine()
+            .Where(row => row.Id == id)
+            .ExecuteUpdateAsync(
+                set => set.SetProperty(row => row.IsDeleted, true).SetProperty(row => row.OpenedUtc, DateTime.UtcNow),
+                cancellation
+            );
+        var kept = Deleted().Select(row => row.Id).Take(DeletedKept);
+        await Mine().Where(row => row.IsDeleted && !kept.Contains(row.Id)).ExecuteDeleteAsync(cancellation);
+        await transaction.CommitAsync(cancellation);
+        return found > 0;
+    }
+
+    /// <summary>The student's deleted sketches of a term that can be had back, the last one first.</summary>
+    public async Task<IReadOnlyList<DeletedSketchRecord>> DeletedAsync(TermId term, CancellationToken cancellation) =>
+        await Deleted()
+            .Where(row => row.TermId == term.Value)
+            .Select(row => new DeletedSketchRecord(
+                row.Id,
+                row.Steps.Single(step => step.Number == row.CurrentStep).Name
+            ))
+            .ToListAsync(cancellation);
+
+    /// <summary>Sets the order of the student's sketches of a term; those not named come last, as they were.</summary>
+    public async Task OrderAsync(TermId term, IReadOnlyList<Guid> order, CancellationToken cancellation)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        var rows = await OfTerm(term).OrderBy(row => row.Place).ToListAsync(cancellation);
+        var places = order.Distinct().Index().ToDictionary(pair => pair.Item, pair => pair.Index);
+        foreach (var (place, row) in rows.OrderBy(row => places.GetValueOrDefault(row.Id, int.MaxValue)).Index())
+            row.Place = place;
+        await database.SaveChangesAsync(cancellation);
+        await transaction.CommitAsync(cancellation);
+    }
+
+    private async Task<SketchRecord> AddAsync(string name, Ask ask, CancellationToken cancellation)
+    {
+        var row = new SketchRow
+        {
+            Id = Guid.NewGuid(),
+            StudentId = student.Id,
+            TermId = ask.Term.Value,
+            CreatedUtc = DateTime.UtcNow,
+            OpenedUtc = DateTime.UtcNow,
+            Place = await OfTerm(ask.Term).MaxAsync(other => (int?)other.Place, cancellation) + 1 ?? 0,
+            Version = 1,
+            ChangesRead = await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0,
+            Steps =
+            [
+                new()
+                {
+                    Number = 0,
+                    Name = name,
+                    AskJson = Text(ask),
+                },
+            ],
+        };
+        database.Sketches.Add(row);
+        await database.SaveChangesAsync(cancellation);
+        return (await StateAsync(row, cancellation)).Record;
+    }
+
+    /// <summary>Saves a changed name and ask as the step after the current one; steps that could be redone are dropped.</summary>
+    public Task<SketchChange> SaveAsync(
+        Guid id,
+        long version,
+        string name,
+        Ask ask,
+        CancellationToken cancellation
+    ) =>
         ChangeAsync(
             id,
             version,
@@ -61,6 +153,7 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
                     {
                         SketchId = id,
                         Number = row.CurrentStep,
+                        Name = name,
                         AskJson = Text(ask),
                     }
                 );
@@ -132,6 +225,12 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
 
     private IQueryable<SketchRow> Mine() => database.Sketches.Where(row => row.StudentId == student.Id);
 
+    private IOrderedQueryable<SketchRow> Deleted() =>
+        Mine().Where(row => row.IsDeleted).OrderByDescending(row => row.OpenedUtc);
+
+    private IQueryable<SketchRow> OfTerm(TermId term) =>
+        Mine().Where(row => row.TermId == term.Value && !row.IsDeleted);
+
     private async Task<(SketchRecord Record, Ask Ask)> StateAsync(SketchRow row, CancellationToken cancellation)
     {
         var current = await database
@@ -140,7 +239,7 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
         var ask = AskJson.Read(System.Text.Encoding.UTF8.GetBytes(current.AskJson)).Value;
         var record = new SketchRecord(
             row.Id,
-            row.Name,
+            current.Name,
             row.TermId,
             row.Version,
             await StepExistsAsync(row.Id, row.CurrentStep - 1, cancellation),

@@ -6,6 +6,7 @@ using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Asking;
+using HourGrid.Formats.Json;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
@@ -17,10 +18,22 @@ namespace HourGrid.Server.Sketches;
 
 internal static class SketchEndpoints
 {
+    private const int LongestName = 80;
+
     public static void MapSketches(this IEndpointRouteBuilder api)
     {
         api.MapPost("/terms/{term}/sketch", OpenAsync).WithName("OpenSketch").RequireAuthorization();
+        var ofTerm = api.MapGroup("/terms/{term}/sketches").RequireAuthorization().LimitAnswers();
+        ofTerm.MapGet("/", ListAsync).WithName("Sketches");
+        ofTerm.MapPost("/", NewAsync).WithName("NewSketch").ReadsBody(typeof(NewSketchRequest)).ProducesProblems();
+        ofTerm
+            .MapPut("/order", OrderAsync)
+            .WithName("OrderSketches")
+            .ReadsBody(typeof(OrderRequest))
+            .ProducesProblems();
         var sketches = api.MapGroup("/sketches").RequireAuthorization().LimitAnswers();
+        sketches.MapPost("/{id:guid}/choose", ChooseAsync).WithName("ChooseSketch");
+        sketches.MapDelete("/{id:guid}", DeleteAsync).WithName("DeleteSketch");
         sketches
             .MapPut("/{id:guid}", SaveAsync)
             .WithName("SaveSketch")
@@ -61,7 +74,80 @@ internal static class SketchEndpoints
                 detail: $"There is no term {term} in the catalogue."
             );
 
-    /// <summary>Saves the whole ask and answers it. An ask that cannot be answered is not saved.</summary>
+    private static async Task<SketchesRecord> ListAsync(
+        string term,
+        SketchDesk desk,
+        CancellationToken cancellation
+    ) => new(await desk.ListAsync(new(term), cancellation), await desk.DeletedAsync(new(term), cancellation));
+
+    /// <summary>A new sketch of a name that asks what it is given: nothing yet, or what another one asks.</summary>
+    private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> NewAsync(
+        string term,
+        JsonElement body,
+        SketchDesk desk,
+        AnswerRoom room,
+        CancellationToken cancellation
+    )
+    {
+        var (name, ask) = (Name(body), RequestBody.Ask(body));
+        if (ask.Term.Value != term)
+            return OtherTerm(term);
+        room.Check(ask);
+        return await desk.NewAsync(name, ask, cancellation) is { } sketch
+            ? TypedResults.Ok(sketch)
+            : TypedResults.Problem(
+                statusCode: StatusCodes.Status422UnprocessableEntity,
+                detail: $"You have {SketchDesk.MostOfTerm} sketches of this term, and no more are kept. Delete one first."
+            );
+    }
+
+    private static async Task<Results<Ok<SketchesRecord>, ProblemHttpResult>> OrderAsync(
+        string term,
+        JsonElement body,
+        SketchDesk desk,
+        CancellationToken cancellation
+    )
+    {
+        var ids = RequestBody.Texts(body, "ids", SketchDesk.MostOfTerm);
+        if (ids.FirstOrDefault(id => !Guid.TryParse(id, out _)) is { } wrong)
+            return TypedResults.Problem(
+                statusCode: StatusCodes.Status400BadRequest,
+                detail: $"ids: found \"{wrong}\", expected the id of a sketch."
+            );
+        await desk.OrderAsync(new(term), [.. ids.Select(Guid.Parse)], cancellation);
+        return TypedResults.Ok(await ListAsync(term, desk, cancellation));
+    }
+
+    private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> ChooseAsync(
+        Guid id,
+        SketchDesk desk,
+        CancellationToken cancellation
+    ) => await desk.ChooseAsync(id, cancellation) is { } sketch ? TypedResults.Ok(sketch) : NoSuchSketch();
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> DeleteAsync(
+        Guid id,
+        SketchDesk desk,
+        CancellationToken cancellation
+    ) => await desk.DeleteAsync(id, cancellation) ? TypedResults.NoContent() : NoSuchSketch();
+
+    private static string Name(JsonElement body)
+    {
+        var name = RequestBody.Text(body, "name", LongestName).Trim();
+        return name.Length > 0
+            ? name
+            : throw new FormatProblemsException([new("name", "nothing", "a name for the sketch")]);
+    }
+
+    private static ProblemHttpResult NoSuchSketch() =>
+        TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, detail: "You have no such sketch.");
+
+    private static ProblemHttpResult OtherTerm(string expected) =>
+        TypedResults.Problem(
+            statusCode: StatusCodes.Status422UnprocessableEntity,
+            detail: $"ask.term: this sketch is of {expected}."
+        );
+
+    /// <summary>Saves the name and the whole ask, and answers it. An ask that cannot be answered is not saved.</summary>
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> SaveAsync(
         Guid id,
         JsonElement body,
@@ -72,8 +158,8 @@ internal static class SketchEndpoints
     {
         var ask = RequestBody.Ask(body);
         room.Check(ask);
-        var change = await desk.SaveAsync(id, RequestBody.Version(body), ask, cancellation);
-        return Result(change, body, room, cancellation);
+        var change = await desk.SaveAsync(id, RequestBody.Version(body), Name(body), ask, cancellation);
+        return Result(change, room, cancellation);
     }
 
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> StepAsync(
@@ -86,7 +172,7 @@ internal static class SketchEndpoints
     )
     {
         var change = await desk.StepAsync(id, RequestBody.Version(body), direction, cancellation);
-        return Result(change, body, room, cancellation);
+        return Result(change, room, cancellation);
     }
 
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> ReadChangesAsync(
@@ -95,19 +181,16 @@ internal static class SketchEndpoints
         SketchDesk desk,
         AnswerRoom room,
         CancellationToken cancellation
-    ) => Result(await desk.ReadChangesAsync(id, RequestBody.Version(body), cancellation), body, room, cancellation);
+    ) => Result(await desk.ReadChangesAsync(id, RequestBody.Version(body), cancellation), room, cancellation);
 
     private static Results<Ok<SavedSketchRecord>, ProblemHttpResult> Result(
         SketchChange change,
-        JsonElement body,
         AnswerRoom room,
         CancellationToken cancellation
     ) =>
         change switch
         {
-            SketchChange.Saved(var sketch, var ask) => TypedResults.Ok(
-                Answered(sketch, ask, body, room, cancellation)
-            ),
+            SketchChange.Saved(var sketch, var ask) => TypedResults.Ok(Answered(sketch, ask, room, cancellation)),
             SketchChange.Stale(var newer) => TypedResults.Problem(
                 new StaleSketchProblem
                 {
@@ -117,25 +200,21 @@ internal static class SketchEndpoints
                     Sketch = newer,
                 }
             ),
-            SketchChange.OtherTerm(var expected) => TypedResults.Problem(
-                statusCode: StatusCodes.Status422UnprocessableEntity,
-                detail: $"ask.term: this sketch is of {expected}."
-            ),
-            _ => TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, detail: "You have no such sketch."),
+            SketchChange.OtherTerm(var expected) => OtherTerm(expected),
+            _ => NoSuchSketch(),
         };
 
     /// <summary>What was saved stays saved when it cannot be answered in time; the sentence says so.</summary>
     private static SavedSketchRecord Answered(
         SketchRecord sketch,
         Ask ask,
-        JsonElement body,
         AnswerRoom room,
         CancellationToken cancellation
     )
     {
         try
         {
-            return new(sketch, room.Answer(ask, RequestBody.Held(body), cancellation), null);
+            return new(sketch, room.Answer(ask, cancellation), null);
         }
         catch (Exception problem) when (problem is AskTooLargeException or AskRefusedException)
         {
@@ -163,13 +242,28 @@ internal sealed record SketchRecord(
 internal sealed record ChangedSectionRecord(string Course, string Number, string Label, bool IsGone);
 
 /// <param name="Version">The version that was changed.</param>
+/// <param name="Name">Its name after the change.</param>
 /// <param name="Ask">The whole ask after the change.</param>
-/// <param name="Held">Sections of the timetable in view.</param>
-internal sealed record SaveSketchRequest(long Version, AskDocument Ask, IReadOnlyList<string> Held);
+internal sealed record SaveSketchRequest(long Version, string Name, AskDocument Ask);
+
+/// <param name="Name">Its name, 1 to 80 characters.</param>
+/// <param name="Ask">What it asks.</param>
+internal sealed record NewSketchRequest(string Name, AskDocument Ask);
+
+/// <param name="Ids">The ids of the term's sketches in their new order.</param>
+internal sealed record OrderRequest(IReadOnlyList<string> Ids);
+
+/// <param name="Sketches">The student's sketches of a term, in their order.</param>
+/// <param name="Deleted">Deleted ones that can be had back, the last one first.</param>
+internal sealed record SketchesRecord(
+    IReadOnlyList<SketchRecord> Sketches,
+    IReadOnlyList<DeletedSketchRecord> Deleted
+);
+
+internal sealed record DeletedSketchRecord(Guid Id, string Name);
 
 /// <param name="Version">The version from which to step.</param>
-/// <param name="Held">Sections of the timetable in view.</param>
-internal sealed record StepRequest(long Version, IReadOnlyList<string> Held);
+internal sealed record StepRequest(long Version);
 
 /// <param name="Sketch">The sketch as it is saved.</param>
 /// <param name="Answer">Its answer; null when it cannot be answered.</param>

@@ -33,6 +33,22 @@ public sealed class ConflictRule(TravelTimes? travel, int minutesBetween)
         return false;
     }
 
+    /// <summary>
+    /// Where two meetings conflict, and by how many minutes the later comes too soon; null where they do not.
+    /// </summary>
+    /// <returns>The hours they share or, where they share none, the pause between them that is too short.</returns>
+    public (Minute From, Minute To, int Minutes)? Clash(in Meeting one, in Meeting other)
+    {
+        if (!Conflict(one, other))
+            return null;
+        var (earlier, later) = one.Time.Start <= other.Time.Start ? (one, other) : (other, one);
+        var (end, start) = (earlier.Time.End, later.Time.Start);
+        if (end <= start)
+            return (end, start, end.Value + Gap(earlier, later) - start.Value);
+        var last = end < later.Time.End ? end : later.Time.End;
+        return (start, last, last.Value - start.Value);
+    }
+
     private bool IsTooSoonAfter(in Meeting earlier, in Meeting later) =>
         later.Time.Start == earlier.Time.Start
         || later.Time.Start.Value < earlier.Time.End.Value + Gap(earlier, later);

@@ -22,17 +22,17 @@ internal sealed class MeetingLists : IEqualityComparer<IReadOnlyList<Meeting>>, 
         ElementByElement.Compare(x ?? [], y ?? [], (one, other) => one.CompareTo(other));
 }
 
-/// <summary>Order of bundles: by registration numbers, element by element, the shorter first.</summary>
-internal sealed class SectionLists : IComparer<Bundle>
+/// <summary>Order of lists of sections: by registration numbers, element by element, the shorter first.</summary>
+internal sealed class SectionLists : IComparer<IReadOnlyList<OfferedSection>>, IComparer<Bundle>
 {
-    public static SectionLists OfBundles { get; } = new();
+    public static SectionLists Comparer { get; } = new();
 
-    public int Compare(Bundle? x, Bundle? y) =>
-        ElementByElement.Compare(
-            x?.Sections ?? [],
-            y?.Sections ?? [],
-            (one, other) => one.Number.CompareTo(other.Number)
-        );
+    public static IComparer<Bundle> OfBundles => Comparer;
+
+    public int Compare(Bundle? x, Bundle? y) => Compare(x?.Sections, y?.Sections);
+
+    public int Compare(IReadOnlyList<OfferedSection>? x, IReadOnlyList<OfferedSection>? y) =>
+        ElementByElement.Compare(x ?? [], y ?? [], (one, other) => one.Number.CompareTo(other.Number));
 }
 
 file static class ElementByElement

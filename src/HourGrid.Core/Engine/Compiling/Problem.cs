@@ -75,6 +75,9 @@ public sealed class Problem
     /// <summary>The courses in play, in the order of the ask.</summary>
     public IReadOnlyList<CoursePlay> Courses { get; }
 
+    /// <summary>Bytes it holds, about.</summary>
+    public long Size => 16_384 + (long)Words.Length * sizeof(ulong);
+
     /// <summary>The same courses in the order in which answers choose.</summary>
     internal IReadOnlyList<CoursePlay> Levels { get; }
 

@@ -12,8 +12,6 @@ internal sealed class Choices
 
     public int Count { get; private set; }
 
-    public long Size => (options.LongLength + next.LongLength + firstOf.LongLength) * 4;
-
     /// <summary>Begins the choices of the next state, or ends those of the last.</summary>
     public void Begin()
     {

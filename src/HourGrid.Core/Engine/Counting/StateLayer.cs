@@ -54,9 +54,6 @@ internal sealed unsafe class StateLayer
     /// <summary>The choices of the states, one state after the other; none in the last layer.</summary>
     public Choices Choices { get; } = new();
 
-    /// <summary>Bytes it takes, about.</summary>
-    public long Size => states.LongLength * 8 + slots.LongLength * 8 + Below.LongLength * 32 + Choices.Size;
-
     /// <summary>Where the next state is to be written.</summary>
     public ulong* Room => State(Count);
 

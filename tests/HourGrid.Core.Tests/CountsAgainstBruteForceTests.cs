@@ -6,8 +6,8 @@ using HourGrid.Core.Tests.Plain;
 
 namespace HourGrid.Core.Tests;
 
-/// <summary>Bundles, counts and the walk agree with the plain definitions on everything drawn.</summary>
-public sealed class WalkAgainstBruteForceTests
+/// <summary>Bundles, counts and look-alikes agree with the plain definitions on everything drawn.</summary>
+public sealed class CountsAgainstBruteForceTests
 {
     private const int Cases = 4000;
 
@@ -33,7 +33,7 @@ public sealed class WalkAgainstBruteForceTests
         );
 
     [Fact]
-    public void Counts_and_the_walk_are_those_of_the_definition() =>
+    public void Counts_are_those_of_the_definition() =>
         DrawnWorld.All.Sample(
             (catalogue, ask) =>
             {
@@ -45,49 +45,45 @@ public sealed class WalkAgainstBruteForceTests
                 Assert.Equal((UInt128)expected.Count, count.Total.Timetables);
                 var shapes = expected.Select(one => BruteForce.WeekShape(snapshot.Term, one)).Distinct().Count();
                 Assert.Equal((UInt128)shapes, count.Total.WeekShapes);
-
-                var walk = new TimetableWalk(problem);
-                Assert.Equal(count.Total.Timetables, walk.Total.Timetables);
-                var walked = Enumerable.Range(0, expected.Count).Select(i => walk.At((UInt128)i)).ToList();
-                Assert.Equal(
-                    expected.Select(one => one.Key).Order(StringComparer.Ordinal),
-                    walked.Select(one => Keys.Of(one.Timetable)).Order(StringComparer.Ordinal)
-                );
             },
             iter: Cases
         );
 
+    /// <summary>Each week shape leads to just the timetables that have it, the best first.</summary>
     [Fact]
-    public void Look_alikes_follow_one_another_and_every_number_leads_back_to_itself() =>
+    public void Look_alikes_are_the_timetables_of_one_week_shape() =>
         DrawnWorld.All.Sample(
             (catalogue, ask) =>
             {
                 var snapshot = catalogue.SnapshotOf(ask.Term)!;
-                var walk = new TimetableWalk(Problem.Compile(snapshot, ask));
-                var shapes = walk.Shapes(0, (int)walk.Total.WeekShapes + 5);
-                Assert.Equal(walk.Total.WeekShapes, (UInt128)shapes.Count);
-
-                UInt128 next = 0;
-                foreach (var shape in shapes)
+                var byShape = BruteForce
+                    .Timetables(catalogue, ask)
+                    .GroupBy(one => BruteForce.WeekShape(snapshot.Term, one))
+                    .ToDictionary(shape => shape.Key, shape => shape.Select(one => one.Key).ToArray());
+                var problem = Problem.Compile(snapshot, ask);
+                var same = new SameShape(problem);
+                foreach (var best in Best.Of(problem, 20, byShape: true).Timetables)
                 {
-                    Assert.Equal(next, shape.Number);
-                    var alike = Enumerable
-                        .Range(0, (int)shape.Alike)
-                        .Select(i => walk.At(shape.Number + (UInt128)i))
-                        .ToList();
-                    Assert.Single(
-                        alike.Select(one => BruteForce.WeekShape(snapshot.Term, Keys.Plain(one.Timetable))).Distinct()
+                    var expected = byShape[BruteForce.WeekShape(snapshot.Term, Keys.Plain(best.Timetable))];
+                    Assert.Equal((UInt128)expected.Length, same.Count(best.Timetable));
+                    var likes = same.Best(best.Timetable, expected.Length + 1);
+                    Assert.True(likes.IsExact);
+                    Assert.Equal(
+                        expected.Order(StringComparer.Ordinal),
+                        likes.Timetables.Select(one => Keys.Of(one.Timetable)).Order(StringComparer.Ordinal)
                     );
-                    Assert.All(alike, one => Assert.Equal(shape.ShapeNumber, one.ShapeNumber));
-                    Assert.Equal(alike.Count, alike.Select(one => Keys.Of(one.Timetable)).Distinct().Count());
-                    foreach (var one in alike)
-                        Assert.Equal(
-                            one.Number,
-                            walk.Nearest([.. one.Timetable.Sections.Select(section => section.Number)])!.Number
-                        );
-                    next += shape.Alike;
+                    Assert.Equal(Keys.Of(best.Timetable), Keys.Of(likes.Timetables[0].Timetable));
+                    Assert.Equal(
+                        likes.Timetables.Select(one => one.Score).Order(),
+                        likes.Timetables.Select(one => one.Score)
+                    );
+                    var sections = best.Timetable.Sections.Select(section => section.Number).ToHashSet();
+                    Assert.Equal(Keys.Of(best.Timetable), Keys.Of(same.Find(sections)!));
+                    sections.Remove(sections.First());
+                    Assert.Null(
+                        same.Find(sections) is { } less && Keys.Of(less) == Keys.Of(best.Timetable) ? less : null
+                    );
                 }
-                Assert.Equal(walk.Total.Timetables, next);
             },
             iter: Cases / 4
         );

@@ -1,0 +1,56 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Server.Answers;
+
+/// <summary>An ask against one state of the catalogue, and what has been answered of it so far.</summary>
+internal sealed class AnsweredAsk
+{
+    /// <summary>The most week shapes that are listed; the count says how many more there are.</summary>
+    public const int MostListed = 2_000;
+
+    /// <summary>How many are ranked for the first page, which is waited for while the pointer is down.</summary>
+    private const int RankedFirst = 60;
+
+    /// <summary>Bytes of a ranked timetable, about.</summary>
+    private const int BytesOfOne = 1_000;
+
+    private static readonly TimeSpan LongestCount = TimeSpan.FromSeconds(3);
+    private static readonly TimeSpan LongestRanking = TimeSpan.FromSeconds(4);
+
+    private readonly Lock gate = new();
+    private BestAnswer? ranked;
+
+    public AnsweredAsk(CatalogueSnapshot snapshot, Ask ask, CancellationToken cancellation)
+    {
+        Problem = Problem.Compile(snapshot, ask, cancellation);
+        Count = Counts.Of(Problem, LongestCount, cancellation);
+        SameShape = new SameShape(Problem);
+    }
+
+    public Problem Problem { get; }
+
+    public CountAnswer Count { get; }
+
+    public SameShape SameShape { get; }
+
+    /// <summary>Bytes it may come to hold, about.</summary>
+    public long Size => Problem.Size + MostListed * BytesOfOne;
+
+    /// <summary>The best week shapes, at least so many of those that are listed.</summary>
+    public BestAnswer Ranked(int upTo, CancellationToken cancellation)
+    {
+        lock (gate)
+        {
+            if (ranked is { } known && (known.Timetables.Count >= upTo || IsAll(known)))
+                return known;
+            var count = upTo <= RankedFirst ? RankedFirst : MostListed;
+            return ranked = Best.Of(Problem, count, 0, byShape: true, LongestRanking, cancellation);
+        }
+    }
+
+    private bool IsAll(BestAnswer known) =>
+        known.Timetables.Count == MostListed || (UInt128)known.Timetables.Count >= Count.Total.WeekShapes;
+}
