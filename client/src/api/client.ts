@@ -8,7 +8,11 @@ export type TimeBlock = Schema['TimeBlockDocument'];
 export type Sketch = Schema['SketchRecord'];
 export type SavedSketch = Schema['SavedSketchRecord'];
 export type Answer = Schema['AnswerRecord'];
-export type Walked = Schema['WalkedRecord'];
+export type Ranked = Schema['RankedRecord'];
+export type Measures = Schema['MeasuresRecord'];
+export type Clash = Schema['ClashRecord'];
+export type Why = Schema['WhyRecord'];
+export type Break = Schema['BreakDocument'];
 export type Course = Schema['CourseRecord'];
 export type Section = Schema['SectionRecord'];
 export type CourseBrief = Schema['CourseBriefRecord'];
@@ -19,6 +23,7 @@ export type Facets = Schema['FacetsRecord'];
 export type Fit = Schema['FitRecord'];
 export type Numbers = Schema['NumbersRecord'];
 export type Term = Schema['TermRecord'];
+export type Terms = Schema['TermsRecord'];
 
 /** What the server or the way to it said no to, in a sentence. */
 export class ApiError extends Error {

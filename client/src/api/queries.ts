@@ -14,11 +14,20 @@ export const visitQuery = queryOptions({
   staleTime: Infinity,
 });
 
+/** How often a page asks whether there is a newer catalogue. */
+const catalogueCheckMs = 10_000;
+
 export const termsQuery = queryOptions({
   queryKey: ['terms'],
   queryFn: ({ signal }) => call(http.GET('/api/terms', { signal })),
   staleTime: Infinity,
+  refetchInterval: catalogueCheckMs,
 });
+
+/** What a newer catalogue makes out of date: all but who the student is and the sketches themselves. */
+export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
+  return !['visit', 'terms', 'sketch', 'sketches'].includes(String(queryKey[0]));
+}
 
 export const sketchQuery = (term: string) =>
   queryOptions({
@@ -26,6 +35,14 @@ export const sketchQuery = (term: string) =>
     queryFn: ({ signal }) =>
       call(http.POST('/api/terms/{term}/sketch', { params: { path: { term } }, signal })),
     staleTime: Infinity,
+  });
+
+/** All sketches of a term, in their order, and the deleted ones. */
+export const sketchesQuery = (term: string) =>
+  queryOptions({
+    queryKey: ['sketches', term],
+    queryFn: ({ signal }) =>
+      call(http.GET('/api/terms/{term}/sketches', { params: { path: { term } }, signal })),
   });
 
 export const suggestionsQuery = (term: string, query: string) =>
@@ -129,37 +146,84 @@ export function expectAnswer(ask: Ask, answer: Promise<Answer | null>): void {
   });
 }
 
-export const answerQuery = (ask: Ask, held: () => string[]) =>
+const answerOptions = { staleTime: Infinity, gcTime: 60_000 } as const;
+
+/** How many timetables an ask has, and what it leaves of each course. */
+export const answerQuery = (ask: Ask) =>
   queryOptions({
     queryKey: ['answer', keyOf(ask)],
     queryFn: async ({ signal }) => {
       const saved = await answersOfSaves.get(keyOf(ask));
-      const answer =
-        saved ?? (await call(http.POST('/api/answers', { body: { ask, held: held() }, signal })));
+      const answer = saved ?? (await call(http.POST('/api/answers', { body: { ask }, signal })));
       return { ask, key: keyOf(ask), answer };
     },
     placeholderData: keepPreviousData,
-    staleTime: Infinity,
-    gcTime: 60_000,
+    ...answerOptions,
   });
 
 export const pageSize = 50;
 
-type PageKind = 'timetables' | 'week-shapes';
+/** The most week shapes that are listed; the count says how many more there are. */
+export const mostListed = 2000;
 
-/** A page of the walk: timetables, or the first timetable of each week shape. */
-export const pageQuery = (kind: PageKind, ask: Ask, page: bigint) =>
+/** A page of the best week shapes, each at its best timetable. */
+export const shapesQuery = (ask: Ask, page: number) =>
   queryOptions({
-    queryKey: [kind, keyOf(ask), String(page)],
+    queryKey: ['week-shapes', keyOf(ask), page],
     queryFn: async ({ signal }) => {
-      const body = { ask, first: String(page * BigInt(pageSize)), count: pageSize };
-      const { timetables } = await call(
-        kind === 'timetables'
-          ? http.POST('/api/answers/timetables', { body, signal })
-          : http.POST('/api/answers/week-shapes', { body, signal }),
-      );
+      const body = { ask, first: page * pageSize, count: pageSize };
+      const { timetables } = await call(http.POST('/api/answers/week-shapes', { body, signal }));
       return timetables;
     },
-    staleTime: Infinity,
-    gcTime: 60_000,
+    ...answerOptions,
+  });
+
+/** Of the best week shapes, those that differ most from each other. */
+export const spreadQuery = (ask: Ask, count: number) =>
+  queryOptions({
+    queryKey: ['spread', keyOf(ask), count],
+    queryFn: async ({ signal }) =>
+      (await call(http.POST('/api/answers/spread', { body: { ask, count }, signal }))).timetables,
+    ...answerOptions,
+  });
+
+/** The timetables that have the week shape of one, the best first. */
+export const lookAlikesQuery = (ask: Ask, sections: readonly string[]) =>
+  queryOptions({
+    queryKey: ['look-alikes', keyOf(ask), sections.join(' ')],
+    queryFn: async ({ signal }) => {
+      const body = { ask, sections: [...sections] };
+      return (await call(http.POST('/api/answers/look-alikes', { body, signal }))).timetables;
+    },
+    ...answerOptions,
+  });
+
+/** What each rule, keep and rule-out costs, by its path in the ask. */
+export const costsQuery = (ask: Ask) =>
+  queryOptions({
+    queryKey: ['costs', keyOf(ask)],
+    queryFn: async ({ signal }) => ({
+      key: keyOf(ask),
+      ...(await call(http.POST('/api/answers/costs', { body: { ask }, signal }))),
+    }),
+    placeholderData: keepPreviousData,
+    ...answerOptions,
+  });
+
+/** In how many timetables each section of the wanted courses stands. */
+export const standingsQuery = (ask: Ask) =>
+  queryOptions({
+    queryKey: ['standings', keyOf(ask)],
+    queryFn: ({ signal }) => call(http.POST('/api/answers/standings', { body: { ask }, signal })),
+    placeholderData: keepPreviousData,
+    ...answerOptions,
+  });
+
+/** Why an ask has no timetable, and the ways out. */
+export const whyQuery = (ask: Ask) =>
+  queryOptions({
+    queryKey: ['why', keyOf(ask)],
+    queryFn: ({ signal }) => call(http.POST('/api/answers/why-none', { body: { ask }, signal })),
+    placeholderData: keepPreviousData,
+    ...answerOptions,
   });

@@ -4,6 +4,7 @@ import { Navigate, Outlet, Route, Routes } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
 import { Failure, Loading } from '@/ui/States';
 import { TopBar } from './TopBar';
+import { useNewerCatalogue } from './useNewerCatalogue';
 
 /** Each place comes when it is first visited. */
 const Catalogue = lazy(async () => ({ default: (await import('@/catalogue/Catalogue')).Catalogue }));
@@ -24,6 +25,7 @@ export function App() {
 /** The bar, and under it whatever place one is at, once the server knows who is here. */
 function Shell() {
   const visit = useQuery(visitQuery);
+  useNewerCatalogue();
   return (
     <div className="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
       <TopBar />

@@ -7,6 +7,7 @@ import {
   removeCourse,
   wantedOf,
 } from '@/sketch/edits';
+import { sayTake } from '@/sketch/limits';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 
@@ -52,7 +53,7 @@ export function CourseActions({ course, ask, change }: Props) {
       )}
       {choice && (
         <p className="w-full text-12 text-mute">
-          In the sketch: {choice.take.min === choice.take.max ? choice.take.min : `${choice.take.min} to ${choice.take.max}`} of {choice.courses.join(', ')}.
+          In the sketch: {sayTake(choice.take)} of {choice.courses.join(', ')}.
         </p>
       )}
     </div>

@@ -6,7 +6,7 @@ import { countOf, sayCount } from '@/lib/count';
 import { sayCreditRange } from './narrowing';
 import { Failure, Loading } from '@/ui/States';
 import { CourseActions } from './CourseActions';
-import { CourseLimits } from './CourseLimits';
+import { CourseLimits } from '@/sketch/CourseLimits';
 import { SeatsAge } from './SeatsAge';
 import { SectionSet } from './SectionSet';
 import { SmallGrid } from './SmallGrid';
@@ -16,11 +16,10 @@ type Props = {
   id: string;
   sketch: Sketch;
   change: (edit: (ask: Ask) => Ask) => void;
-  held: () => string[];
 };
 
 /** Everything about one course, and what the sketch wants of it. */
-export function CoursePanel({ term, id, sketch, change, held }: Props) {
+export function CoursePanel({ term, id, sketch, change }: Props) {
   const { ask } = sketch;
   const course = useQuery(courseQuery(term.id, id));
   const standing = useQuery(standingQuery(ask, id));
@@ -76,7 +75,7 @@ export function CoursePanel({ term, id, sketch, change, held }: Props) {
         />
       ))}
     </article>
-    <SmallGrid term={term} sketch={sketch} held={held} course={one} pointedAt={pointedAt} />
+    <SmallGrid term={term} sketch={sketch} course={one} pointedAt={pointedAt} />
     </>
   );
 }

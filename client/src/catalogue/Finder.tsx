@@ -1,6 +1,5 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Facets, Sketch, Term } from '@/api/client';
-import { isTexts, recall } from '@/lib/browserStore';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import { UndoRedo } from '@/sketch/UndoRedo';
@@ -36,9 +35,7 @@ export function Finder({ term, sketch, facets }: Props) {
     }),
     [campus, term],
   );
-  // The timetable last seen on the Workbench: what is shown there stays near to it.
-  const held = useCallback(() => recall(`place.${sketch.id}`, isTexts) ?? [], [sketch.id]);
-  const edits = useSketchEdits(term.id, held);
+  const edits = useSketchEdits(term.id);
   const found = useFound(term.id, sketch.ask, state);
   useFinderKeys({ box, undo: edits.undo, redo: edits.redo });
 
@@ -49,7 +46,6 @@ export function Finder({ term, sketch, facets }: Props) {
       id={state.course}
       sketch={sketch}
       change={edits.change}
-      held={held}
     />
   );
 
@@ -107,6 +103,9 @@ export function Finder({ term, sketch, facets }: Props) {
           onOpenChange={(open) => !open && state.open(null)}
           title="Course"
         >
+          <div className="flex justify-end">
+            <UndoRedo sketch={sketch} edits={edits} />
+          </div>
           {panel}
         </Dialog>
       )}

@@ -4,7 +4,7 @@ import { sayMode } from '@/lib/modes';
 import { CreditsEditor } from './CreditsEditor';
 import { HoursEditor } from './HoursEditor';
 import type { Names, Side } from './narrowing';
-import { ValueList } from './ValueList';
+import { ValueList } from '@/ui/ValueList';
 
 type Props = {
   side: Side;

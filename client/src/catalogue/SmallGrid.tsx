@@ -1,13 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Course, Sketch, Term } from '@/api/client';
-import { answerQuery } from '@/api/queries';
 import { along, axisFor, hoursOf } from '@/grid/axis';
 import { classesOf, colourOf, type GridClass } from '@/grid/classes';
 import { sharesOfDay } from '@/grid/shares';
 import { shortDay } from '@/lib/days';
 import { useCourseColours } from '@/sketch/useCourseColours';
 import { placed, useSections } from '@/sketch/useSections';
+import { useWalk } from '@/sketch/useWalk';
 
 const left = 22;
 const top = 12;
@@ -17,21 +16,20 @@ const band = 20;
 type Props = {
   term: Term;
   sketch: Sketch;
-  held: () => string[];
   course: Course;
   pointedAt: string | null;
 };
 
 /** The sketch's timetable in view, small, and where the section pointed at would fall. */
-export function SmallGrid({ term, sketch, held, course, pointedAt }: Props) {
+export function SmallGrid({ term, sketch, course, pointedAt }: Props) {
   const { ask } = sketch;
-  const answer = useQuery(answerQuery(ask, held));
+  const walk = useWalk(sketch.id, ask);
   const colours = useCourseColours(
     sketch.id,
     ask.wanted.map((wanted) => wanted.course),
   );
   const sections = useSections(term.id, colours);
-  const inView = answer.data?.answer.inView?.sections;
+  const inView = walk.inView?.sections;
   const classes = useMemo(() => classesOf(placed(sections, inView ?? [])), [sections, inView]);
   const all = useMemo(
     () => course.sections.map((section) => ({ course, section, colour: 1 as const })),

@@ -18,7 +18,7 @@ type Props = {
 
 const handle = 'absolute inset-y-0 z-10 w-2 cursor-ew-resize touch-none';
 
-/** A Can't block on one day's band: moved and stretched by pointer or keys. */
+/** Hours taken out on one day's band: moved and stretched by pointer or keys. */
 export function BlockBar(props: Props) {
   const { axis, block, live, leavesNone, onMoveStart, onStretchStart, onChange, onOpen } = props;
   const { start, end } = hoursOfBlock(block);
@@ -49,7 +49,7 @@ export function BlockBar(props: Props) {
           if (event.detail === 0) onOpen();
         }}
         onPointerDown={onMoveStart}
-        className={`hatch absolute inset-0 cursor-grab touch-none overflow-hidden border-x text-left ${
+        className={`${block.strength === 'cannot' ? 'hatch' : 'dots'} absolute inset-0 cursor-grab touch-none overflow-hidden border-x text-left ${
           live === null ? 'border-rule' : leavesNone ? 'border-brick' : 'border-plum'
         }`}
       >
@@ -58,13 +58,20 @@ export function BlockBar(props: Props) {
             live === null ? 'text-ink' : leavesNone ? 'font-heavy text-brick' : 'font-heavy text-plum'
           }`}
         >
-          {live ?? (block.label === '' ? sayHours(start, end) : block.label)}
+          {live ?? sayInside(block)}
         </span>
       </button>
       <div className={`${handle} -left-1`} onPointerDown={(event) => onStretchStart(event, 'start')} />
       <div className={`${handle} -right-1`} onPointerDown={(event) => onStretchStart(event, 'end')} />
     </div>
   );
+}
+
+/** What stands in the block: its label, or else its hours; a soft one says that it is. */
+function sayInside(block: TimeBlock): string {
+  const { start, end } = hoursOfBlock(block);
+  if (block.label !== '') return block.label;
+  return block.strength === 'cannot' ? sayHours(start, end) : 'rather not';
 }
 
 /** The block after a key, null when the key removes it, undefined when the key means nothing here. */

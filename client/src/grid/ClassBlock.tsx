@@ -1,9 +1,23 @@
+import { memo } from 'react';
 import { sayWeeks } from '@/lib/weeks';
 import { along, type Axis, percent } from './axis';
 import { colourOf, type GridClass, markOf, meetsAllTerm, sayClass, sayComponent, sayComponentShort } from './classes';
 import type { Share } from './shares';
 
-type Props = { axis: Axis; one: GridClass; share: Share; weekCount: number };
+export type ClassHandlers = {
+  /** A class is pointed at or in focus; null when none is any more. */
+  onPointClass: (one: GridClass | null) => void;
+  /** A class was pressed. */
+  onPressClass: (one: GridClass, element: HTMLElement) => void;
+};
+
+type Props = ClassHandlers & {
+  axis: Axis;
+  one: GridClass;
+  share: Share;
+  weekCount: number;
+  isKept: boolean;
+};
 
 const shapes: Record<string, string> = {
   lab: 'border-l-6 border-double border-l-on-course',
@@ -11,14 +25,16 @@ const shapes: Record<string, string> = {
 };
 
 /** A class on the grid. Its shape tells its component, its height the part of the term. */
-export function ClassBlock({ axis, one, share, weekCount }: Props) {
+export const ClassBlock = memo(function ClassBlock(props: Props) {
+  const { axis, one, share, weekCount, isKept, onPointClass, onPressClass } = props;
   const left = along(axis, one.start);
   const short = share.height < 1;
   const weeks = meetsAllTerm(one.weeks, weekCount) ? '' : sayWeeks(one.weeks, { one: 'wk', many: 'wk' });
+  const said = `${sayClass(one, weekCount)}${isKept ? ', kept' : ''}`;
   return (
     <li
       data-section={one.section.number}
-      title={sayClass(one, weekCount)}
+      title={said}
       className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] border border-on-course/35 text-11 leading-[1.25] text-on-course motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
       style={{
         left: percent(left),
@@ -28,7 +44,6 @@ export function ClassBlock({ axis, one, share, weekCount }: Props) {
         backgroundColor: colourOf(one.colour),
       }}
     >
-      <span className="sr-only">{sayClass(one, weekCount)}</span>
       <div aria-hidden="true" className={short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}>
         <div className={`font-heavy @max-[40px]:hidden ${short ? 'truncate' : ''}`}>
           <span className="text-12 @max-[64px]:text-11 @max-[64px]:tracking-tight">{one.course.id}</span>
@@ -44,6 +59,19 @@ export function ClassBlock({ axis, one, share, weekCount }: Props) {
         {weeks !== '' && <div className="truncate @max-[40px]:hidden">{weeks}</div>}
         {!short && <div className="room-line @max-[40px]:hidden">{one.room}</div>}
       </div>
+      {isKept && <span className="absolute right-1 bottom-1 size-2 rounded-[1px] bg-on-course" aria-hidden="true" />}
+      <button
+        type="button"
+        aria-label={said}
+        aria-haspopup="dialog"
+        aria-keyshortcuts="K X"
+        onClick={(event) => onPressClass(one, event.currentTarget)}
+        onMouseEnter={() => onPointClass(one)}
+        onMouseLeave={() => onPointClass(null)}
+        onFocus={() => onPointClass(one)}
+        onBlur={() => onPointClass(null)}
+        className="absolute inset-0 -outline-offset-2"
+      />
     </li>
   );
-}
+});

@@ -1,43 +1,59 @@
 import { useMemo } from 'react';
-import type { TimeBlock } from '@/api/client';
-import { daysOf, fullDay, shortDay } from '@/lib/days';
+import type { Break, Clash, TimeBlock } from '@/api/client';
+import { type Day, daysOf, fullDay, shortDay } from '@/lib/days';
 import { sayHours } from '@/lib/time';
 import { along, type Axis, hoursOf, percent } from './axis';
 import { BlockBar } from './BlockBar';
 import { hoursOfBlock } from './blocks';
-import { ClassBlock } from './ClassBlock';
+import { BreakBracket } from './BreakBracket';
+import { ClashMark } from './ClashMark';
+import { ClassBlock, type ClassHandlers } from './ClassBlock';
 import type { GridClass } from './classes';
+import { type Outline, Outlines } from './Outlines';
 import { sharesOfDay } from './shares';
-import { type BlocksDraft, useBlockDrag } from './useBlockDrag';
+import { type BlockChange, type BlocksDraft, useBlockDrag } from './useBlockDrag';
 
-type Props = {
+type Props = ClassHandlers & {
   axis: Axis;
   classes: readonly GridClass[];
   weekCount: number;
+  /** Registration numbers of kept sections. */
+  kept: ReadonlySet<string>;
   blocks: readonly TimeBlock[];
+  breaks: readonly Break[];
+  clashes: readonly Clash[];
+  outlines: readonly Outline[];
+  /** How strongly hours drawn on the grid are taken out. */
+  drawing: string;
   /** What the block under the pointer would leave, in words. */
   leaves: string;
   leavesNone: boolean;
+  /** Whether what is shown waits for a newer answer. */
+  isBusy: boolean;
   onDraft: (draft: BlocksDraft | null) => void;
-  onBlocks: (blocks: readonly TimeBlock[]) => void;
-  onOpenBlock: (index: number) => void;
+  onBlock: (change: BlockChange) => void;
+  onOpenBlock: (block: TimeBlock) => void;
 };
 
 /** The week: hours across, days down. */
 export function HourGrid(props: Props) {
-  const { axis, classes, weekCount, blocks, leaves, leavesNone, onDraft, onBlocks, onOpenBlock } = props;
+  const { axis, classes, weekCount, blocks, leaves, leavesNone, onDraft, onBlock, onOpenBlock } = props;
   const { bands, draft, startDraw, startMove, startStretch, handlers } = useBlockDrag({
     axis,
     blocks,
+    drawing: props.drawing,
     onDraft,
-    onDone: onBlocks,
+    onDone: onBlock,
     onPress: onOpenBlock,
   });
   const shown = draft?.blocks ?? blocks;
   const hours = hoursOf(axis);
 
   return (
-    <section aria-label="Hour grid" className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6">
+    <section
+      aria-label="Hour grid"
+      aria-busy={props.isBusy}
+      className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6">
       <div className="relative ml-[84px] h-6 shrink-0 text-12 text-mute" aria-hidden="true">
         {hours.map((hour) => (
           <span
@@ -80,10 +96,18 @@ export function HourGrid(props: Props) {
                     leavesNone={leavesNone}
                     onMoveStart={(event) => startMove(event, index)}
                     onStretchStart={(event, edge) => startStretch(event, index, edge)}
-                    onChange={(next) =>
-                      onBlocks(next ? blocks.with(index, next) : blocks.toSpliced(index, 1))
-                    }
-                    onOpen={() => onOpenBlock(index)}
+                    onChange={(after) => onBlock({ before: block, after })}
+                    onOpen={() => onOpenBlock(block)}
+                  />
+                ) : null,
+              )}
+              {props.breaks.map((wanted, index) =>
+                daysOf(wanted.days).includes(day) ? (
+                  <BreakBracket
+                    key={index}
+                    axis={axis}
+                    wanted={wanted}
+                    taken={takenOn(day, classes, shown)}
                   />
                 ) : null,
               )}
@@ -91,7 +115,16 @@ export function HourGrid(props: Props) {
                 axis={axis}
                 classes={classes.filter((one) => one.day === day)}
                 weekCount={weekCount}
+                kept={props.kept}
+                onPointClass={props.onPointClass}
+                onPressClass={props.onPressClass}
               />
+              {props.clashes
+                .filter((clash) => clash.day === day)
+                .map((clash) => (
+                  <ClashMark key={`${clash.one} ${clash.other} ${clash.from}`} axis={axis} clash={clash} />
+                ))}
+              <Outlines axis={axis} outlines={props.outlines.filter(({ one }) => one.day === day)} />
             </div>
           ))}
         </div>
@@ -135,12 +168,37 @@ function HourLines({ axis, hours }: { axis: Axis; hours: number[] }) {
   );
 }
 
-function DayClasses({ axis, classes, weekCount }: { axis: Axis; classes: GridClass[]; weekCount: number }) {
+/** The hours of a day in which a class meets or nothing may. */
+function takenOn(day: Day, classes: readonly GridClass[], blocks: readonly TimeBlock[]) {
+  return [
+    ...classes.filter((one) => one.day === day),
+    ...blocks
+      .filter((block) => block.strength === 'cannot' && daysOf(block.days).includes(day))
+      .map(hoursOfBlock),
+  ];
+}
+
+type DayClassesProps = ClassHandlers & {
+  axis: Axis;
+  classes: GridClass[];
+  weekCount: number;
+  kept: ReadonlySet<string>;
+};
+
+function DayClasses({ axis, classes, weekCount, kept, ...handlers }: DayClassesProps) {
   const shares = useMemo(() => sharesOfDay(classes, weekCount), [classes, weekCount]);
   return (
     <ul className="pointer-events-none absolute inset-0">
       {classes.map((one) => (
-        <ClassBlock key={one.key} axis={axis} one={one} share={shares.get(one.key)!} weekCount={weekCount} />
+        <ClassBlock
+          key={one.key}
+          axis={axis}
+          one={one}
+          share={shares.get(one.key)!}
+          weekCount={weekCount}
+          isKept={kept.has(one.section.number)}
+          {...handlers}
+        />
       ))}
     </ul>
   );

@@ -1,6 +1,7 @@
 import type { TimeBlock } from '@/api/client';
 import { type Day, days, daysOf, fullDay, sayDays } from '@/lib/days';
 import { apiTime, type Minute, minuteOf, minutesPerDay, sayHours } from '@/lib/time';
+import { sayWeeks } from '@/lib/weeks';
 
 /** The steps in which hours are drawn, moved and stretched; typed hours may be any. */
 export const step: Minute = 15;
@@ -11,12 +12,12 @@ export function hoursOfBlock(block: TimeBlock): Hours {
   return { start: minuteOf(block.start), end: minuteOf(block.end) };
 }
 
-export function newBlock(someDays: readonly Day[], hours: Hours, label = ''): TimeBlock {
+export function newBlock(someDays: readonly Day[], hours: Hours, label = '', strength = 'cannot'): TimeBlock {
   return {
     days: daysOf(someDays),
     start: apiTime(hours.start),
     end: apiTime(hours.end),
-    strength: 'cannot',
+    strength,
     weeks: null,
     label,
   };
@@ -48,13 +49,20 @@ export function onDaysShifted(block: TimeBlock, by: number): TimeBlock {
   return { ...block, days: places.map((place) => days[place]!) };
 }
 
+export function sayStrength(strength: string): string {
+  return strength === 'cannot' ? 'Can’t' : 'Rather not';
+}
+
 export function sayBlock(block: TimeBlock): string {
   const { start, end } = hoursOfBlock(block);
-  return `${sayDays(daysOf(block.days))} ${sayHours(start, end)}`;
+  const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks, { one: 'week', many: 'weeks' })}`;
+  const label = block.label === '' ? '' : `, ${block.label}`;
+  return `${sayDays(daysOf(block.days))} ${sayHours(start, end)}${weeks}${label}`;
 }
 
 export function sayBlockInFull(block: TimeBlock): string {
   const { start, end } = hoursOfBlock(block);
   const label = block.label === '' ? '' : `, ${block.label}`;
-  return `Can’t, ${daysOf(block.days).map(fullDay).join(' and ')} ${sayHours(start, end)}${label}`;
+  const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks, { one: 'week', many: 'weeks' })}`;
+  return `${sayStrength(block.strength)}, ${daysOf(block.days).map(fullDay).join(' and ')} ${sayHours(start, end)}${weeks}${label}`;
 }

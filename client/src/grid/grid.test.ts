@@ -1,3 +1,4 @@
+import { freeWithin } from './BreakBracket';
 import { describe, expect, it } from 'vitest';
 import type { Course, Section } from '@/api/client';
 import { along, axisFor, hoursOf } from './axis';
@@ -73,12 +74,12 @@ describe('blocks', () => {
   });
 
   it('move and stretch within the day and the week', () => {
-    expect(sayBlock(moved(shift, 60))).toBe('Tue 9:00–13:00');
-    expect(sayBlock(moved(shift, -900))).toBe('Tue 0:00–4:00');
-    expect(sayBlock(moved(shift, 2000))).toBe('Tue 20:00–24:00');
-    expect(sayBlock(stretched(shift, 'end', 400))).toBe('Tue 8:00–8:15');
-    expect(sayBlock(stretched(shift, 'start', 900))).toBe('Tue 11:45–12:00');
-    expect(sayBlock(onDaysShifted(shift, 2))).toBe('Thu 8:00–12:00');
+    expect(sayBlock(moved(shift, 60))).toBe('Tue 9:00–13:00, shift');
+    expect(sayBlock(moved(shift, -900))).toBe('Tue 0:00–4:00, shift');
+    expect(sayBlock(moved(shift, 2000))).toBe('Tue 20:00–24:00, shift');
+    expect(sayBlock(stretched(shift, 'end', 400))).toBe('Tue 8:00–8:15, shift');
+    expect(sayBlock(stretched(shift, 'start', 900))).toBe('Tue 11:45–12:00, shift');
+    expect(sayBlock(onDaysShifted(shift, 2))).toBe('Thu 8:00–12:00, shift');
     expect(onDaysShifted(shift, -2)).toBe(shift);
   });
 });
@@ -89,4 +90,16 @@ it('makes a class of every meeting with a known day', () => {
   const course = { id: 'A', sections: [section] } as unknown as Course;
   const classes = classesOf([{ course, section, colour: 1 }]);
   expect(classes.map((one) => [one.day, one.start, one.end])).toEqual([['mon', 570, 645]]);
+});
+
+it('leaves free what no class and no block takes', () => {
+  const window = { start: 690, end: 840 };
+  expect(freeWithin(window, [])).toEqual([window]);
+  expect(
+    freeWithin(window, [
+      { start: 720, end: 750 },
+      { start: 600, end: 700 },
+      { start: 740, end: 900 },
+    ]),
+  ).toEqual([{ start: 700, end: 720 }]);
 });

@@ -16,22 +16,27 @@ type Drag = Hold & { pointer: number; x: number; y: number; begun: boolean };
 /** The blocks as they would be if the pointer were let go now; `active` is the one being changed. */
 export type BlocksDraft = { blocks: readonly TimeBlock[]; active: number };
 
+/** A block that was changed; before is null for a new one, after for one that is removed. */
+export type BlockChange = { before: TimeBlock | null; after: TimeBlock | null };
+
 const slack = 4;
 
 type Options = {
   axis: Axis;
   blocks: readonly TimeBlock[];
   onDraft: (draft: BlocksDraft | null) => void;
-  onDone: (blocks: readonly TimeBlock[]) => void;
+  /** How strongly what is drawn holds: `cannot` or `ratherNot`. */
+  drawing: string;
+  onDone: (change: BlockChange) => void;
   /** The pointer was let go of a block without having moved. */
-  onPress: (index: number) => void;
+  onPress: (block: TimeBlock) => void;
 };
 
 /**
  * Drawing, moving and stretching blocks with a pointer. While it is down the draft follows; letting go keeps it,
  * Escape or losing the pointer drops it.
  */
-export function useBlockDrag({ axis, blocks, onDraft, onDone, onPress }: Options) {
+export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }: Options) {
   const bands = useRef<HTMLDivElement>(null);
   const drag = useRef<Drag | null>(null);
   const [draft, setDraft] = useState<BlocksDraft | null>(null);
@@ -79,7 +84,10 @@ export function useBlockDrag({ axis, blocks, onDraft, onDone, onPress }: Options
 
   const changed = (hold: Hold, at: { minute: Minute; day: Day }): BlocksDraft => {
     if (hold.kind === 'draw') {
-      const block = newBlock([hold.day], drawn(hold.anchor, at.minute));
+      const hours = drawn(hold.anchor, at.minute);
+      // A drag over several days takes the hours out of each.
+      const [first, last] = [days.indexOf(hold.day), days.indexOf(at.day)].sort((a, b) => a - b);
+      const block = newBlock(days.slice(first, last! + 1), hours, '', drawing);
       return { blocks: [...blocks, block], active: blocks.length };
     }
     const block = blocks[hold.index]!;
@@ -91,7 +99,7 @@ export function useBlockDrag({ axis, blocks, onDraft, onDone, onPress }: Options
   };
 
   const begin = (event: PointerEvent, hold: (at: { minute: Minute; day: Day }) => Hold) => {
-    if (event.button !== 0 || drag.current) return;
+    if (event.button !== 0 || drag.current?.begun) return;
     event.stopPropagation();
     drag.current = {
       ...hold(pointAt(event)),
@@ -100,7 +108,6 @@ export function useBlockDrag({ axis, blocks, onDraft, onDone, onPress }: Options
       y: event.clientY,
       begun: false,
     };
-    bands.current!.setPointerCapture(event.pointerId);
   };
 
   return {
@@ -119,7 +126,11 @@ export function useBlockDrag({ axis, blocks, onDraft, onDone, onPress }: Options
       onPointerMove: (event: PointerEvent) => {
         const held = drag.current;
         if (!held || held.pointer !== event.pointerId) return;
-        held.begun ||= Math.hypot(event.clientX - held.x, event.clientY - held.y) > slack;
+        if (!held.begun && Math.hypot(event.clientX - held.x, event.clientY - held.y) > slack) {
+          // Only now: a press that does not move stays with what is under it, a class for one.
+          held.begun = true;
+          bands.current!.setPointerCapture(event.pointerId);
+        }
         if (held.begun) show(changed(held, pointAt(event)));
       },
       onPointerUp: (event: PointerEvent) => {
@@ -127,8 +138,9 @@ export function useBlockDrag({ axis, blocks, onDraft, onDone, onPress }: Options
         if (!held || held.pointer !== event.pointerId) return;
         const kept = latest.current;
         drop();
-        if (kept && held.begun) onDone(kept.blocks);
-        else if (held.kind !== 'draw') onPress(held.index);
+        if (kept && held.begun)
+          onDone({ before: blocks[kept.active] ?? null, after: kept.blocks[kept.active]! });
+        else if (held.kind !== 'draw') onPress(blocks[held.index]!);
       },
       onPointerCancel: drop,
       onLostPointerCapture: (event: PointerEvent) => {

@@ -2,6 +2,6 @@
 export function takesText(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    (target.isContentEditable || target.matches('input, textarea, select, [role="menu"], [role="menu"] *'))
+    (target.isContentEditable || target.matches('input:not([type="checkbox"]), textarea, select, [role="menu"], [role="menu"] *'))
   );
 }

@@ -1,9 +1,7 @@
 import type { Sketch } from '@/api/client';
 import { Button } from '@/ui/Button';
 import { letGo } from './edits';
-import type { useSketchEdits } from './useSketchEdits';
-
-type Edits = ReturnType<typeof useSketchEdits>;
+import type { Edits } from './useSketchEdits';
 type Props = { sketch: Sketch; edits: Edits };
 
 /** The sections that a sketch keeps and that are gone. */

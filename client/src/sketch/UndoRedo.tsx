@@ -1,9 +1,9 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Sketch } from '@/api/client';
-import type { useSketchEdits } from './useSketchEdits';
+import type { Edits } from './useSketchEdits';
 
-type Props = { sketch: Sketch; edits: ReturnType<typeof useSketchEdits> };
+type Props = { sketch: Sketch; edits: Edits };
 
 /** Takes the last change of the sketch back, or makes it again. */
 export function UndoRedo({ sketch, edits }: Props) {

@@ -1,4 +1,4 @@
-import type { Ask, TimeBlock, WantedCourse } from '@/api/client';
+import type { Ask, Break, TimeBlock, WantedCourse } from '@/api/client';
 
 // Changes to an ask, each giving a new one.
 
@@ -143,6 +143,78 @@ export function leaveEitherOr(ask: Ask, course: string): Ask {
   return { ...ask, eitherOr: ask.eitherOr.flatMap((choice) => withoutCourse(choice, course)) };
 }
 
-export function setBlocks(ask: Ask, timeBlocks: readonly TimeBlock[]): Ask {
-  return { ...ask, timeBlocks: [...timeBlocks] };
+/** A course among the wanted ones, one place up (-1) or down (1), or before another. */
+export function moveCourse(ask: Ask, course: string, to: 1 | -1 | { before: string | null }): Ask {
+  const from = ask.wanted.findIndex((wanted) => wanted.course === course);
+  if (from < 0) return ask;
+  const others = ask.wanted.toSpliced(from, 1);
+  const at =
+    typeof to === 'number'
+      ? Math.max(0, Math.min(others.length, from + to))
+      : to.before === null
+        ? others.length
+        : others.findIndex((wanted) => wanted.course === to.before);
+  return at < 0 ? ask : { ...ask, wanted: others.toSpliced(at, 0, ask.wanted[from]!) };
+}
+
+/** How many courses the choice with this course takes. */
+export function setTake(ask: Ask, course: string, take: EitherOr['take']): Ask {
+  return {
+    ...ask,
+    eitherOr: ask.eitherOr.map((choice) => (choice.courses.includes(course) ? { ...choice, take } : choice)),
+  };
+}
+
+/** The same said of several sections at once. */
+export function markSections(
+  ask: Ask,
+  course: string,
+  numbers: readonly string[],
+  mark: 'keep' | 'ruleOut' | null,
+): Ask {
+  return numbers.reduce((now, number) => markSection(now, course, number, mark), ask);
+}
+
+/** This section in place of any other of its component that is kept. */
+export function keepInstead(ask: Ask, course: string, number: string, ofComponent: readonly string[]): Ask {
+  return markSection(markSections(ask, course, ofComponent, null), course, number, 'keep');
+}
+
+/** The ask with none of these sections of a course kept: where else they could be is asked of it. */
+export function withoutKeeps(ask: Ask, course: string, numbers: readonly string[]): Ask {
+  if (!wantedOf(ask, course)?.keep.some((number) => numbers.includes(number))) return ask;
+  return changeCourse(ask, course, (wanted) => ({
+    ...wanted,
+    keep: wanted.keep.filter((number) => !numbers.includes(number)),
+  }));
+}
+
+const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+
+/** A list with one of its items changed (to null: without it), or with a new one; found by what it is, not where. */
+function replaced<T>(list: readonly T[], before: T | null, after: T | null): T[] {
+  if (before === null) return after === null ? [...list] : [...list, after];
+  const at = list.findIndex((one) => same(one, before));
+  if (at < 0) return after === null ? [...list] : [...list, after];
+  return after === null ? list.toSpliced(at, 1) : list.with(at, after);
+}
+
+export function replaceBlock(ask: Ask, before: TimeBlock | null, after: TimeBlock | null): Ask {
+  return { ...ask, timeBlocks: replaced(ask.timeBlocks, before, after) };
+}
+
+export function replaceBreak(ask: Ask, before: Break | null, after: Break | null): Ask {
+  return { ...ask, breaks: replaced(ask.breaks, before, after) };
+}
+
+export function setLimits(ask: Ask, limits: Partial<Ask['dayLimits']>): Ask {
+  return { ...ask, dayLimits: { ...ask.dayLimits, ...limits } };
+}
+
+export function setCampus(ask: Ask, campus: Partial<Ask['campus']>): Ask {
+  return { ...ask, campus: { ...ask.campus, ...campus } };
+}
+
+export function setWeights(ask: Ask, weights: Partial<Ask['weights']>): Ask {
+  return { ...ask, weights: { ...ask.weights, ...weights } };
 }

@@ -20,9 +20,12 @@ export function sayLimits(ask: Ask, wanted: WantedCourse, course: Course | undef
 
 function sayChoice(choice: Ask['eitherOr'][number], course: string): string {
   const others = choice.courses.filter((other) => other !== course).join(' or ');
-  const { min, max } = choice.take;
-  const take = min === max ? String(min) : `${min} to ${max}`;
-  return `${take} of this or ${others}`;
+  return `${sayTake(choice.take)} of this or ${others}`;
+}
+
+/** How many courses a choice takes, "1" or "1 to 2". */
+export function sayTake({ min, max }: Ask['eitherOr'][number]['take']): string {
+  return min === max ? String(min) : `${min} to ${max}`;
 }
 
 function saySeats(rule: string): string {

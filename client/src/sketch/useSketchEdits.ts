@@ -1,115 +1,173 @@
 import { useIsMutating, useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { ApiError, type Ask, call, http, type SavedSketch, type Sketch } from '@/api/client';
 import { answerQuery, expectAnswer, keyOf, sketchKey } from '@/api/queries';
+import { useStable } from '@/lib/useStable';
+import { tellOtherWindows, useOtherWindows } from './otherWindows';
+import { useOnNewerCatalogue } from './useOnNewerCatalogue';
 
 /** Something the student should know about saving. */
 export type Notice = { text: string; canRetry: boolean };
 
-const changedElsewhere =
-  'This sketch was changed in another window. Here is the newer one; your last change was not saved.';
+type Step = 'undo' | 'redo' | 'read';
+type Change = { kind: 'save'; edit: SketchEdit } | { kind: Step };
 
-type Change = { kind: 'save'; ask: Ask; held: string[] } | { kind: 'undo' | 'redo' | 'read'; held: string[] };
+/** What a student changes of a sketch: its name and what it asks. */
+export type Draft = { name: string; ask: Ask };
+type SketchEdit = (draft: Draft) => Draft;
+
+const apply = (draft: Draft, edit: SketchEdit) => edit(draft);
+
+const isSame = (one: Draft, other: Draft) =>
+  one.name === other.name && keyOf(one.ask) === keyOf(other.ask);
+
+const draftOf = ({ name, ask }: Sketch): Draft => ({ name, ask });
 
 /**
- * Changes to a sketch. The cache shows each at once; they are saved one after the other, each against the version the
- * one before it got. What cannot be saved for now stays in view and is sent again; what is refused is taken back.
+ * Changes to a sketch. The cache shows each at once; they are saved one after the other, each made anew on the sketch
+ * as the server has it by then: where another window changed it meanwhile, both changes stand. What cannot be saved for
+ * now stays in view and is sent again; what is refused is taken back.
  */
-export function useSketchEdits(term: string, held: () => string[]) {
+export function useSketchEdits(term: string) {
   const client = useQueryClient();
   const key = sketchKey(term);
   const mutationKey = ['change', term];
   const [notice, setNotice] = useState<Notice | null>(null);
   const current = () => client.getQueryData<Sketch>(key)!;
-  /** The ask as the server has it; what is shown may be ahead of it. */
-  const saved = useRef<Ask>(current().ask);
-  const isLast = () => client.isMutating({ mutationKey }) <= 1;
+  /** The sketch as the server has it; what is shown may be ahead of it. */
+  const saved = useRef<Sketch>(current());
+  /** Edits shown and not saved yet, the oldest first. */
+  const pending = useRef<SketchEdit[]>([]);
 
-  const showSaved = () => client.setQueryData<Sketch>(key, { ...current(), ask: saved.current });
+  /** The edits a save sends: its own and those before it that could not be saved. */
+  const upTo = (change: Change) =>
+    change.kind === 'save' ? pending.current.slice(0, pending.current.indexOf(change.edit) + 1) : [];
+
+  const show = (sketch: Sketch) => {
+    saved.current = sketch;
+    const shown = pending.current.reduce(apply, draftOf(sketch));
+    client.setQueryData<Sketch>(key, { ...sketch, ...shown });
+  };
 
   const mutation = useMutation({
     mutationKey,
     scope: { id: `change ${term}` },
-    retry: (failures, problem) => problem instanceof ApiError && problem.mayPass && failures < 2,
-    retryDelay: 400,
-    mutationFn: (change: Change) => send(current(), change),
+    retry: (failures, problem) =>
+      problem instanceof ApiError &&
+      (problem.newer !== null ? failures < 5 : problem.mayPass && failures < 2),
+    retryDelay: (_, problem) => (problem instanceof ApiError && problem.newer ? 0 : 400),
+    mutationFn: async (change: Change) => {
+      const draft = upTo(change).reduce(apply, draftOf(saved.current));
+      try {
+        return await send(saved.current, change.kind, draft);
+      } catch (problem) {
+        if (!(problem instanceof ApiError) || !problem.newer) throw problem;
+        // Our own change may have been saved and only the word of it lost on the way back.
+        if (change.kind === 'save' && isSame(draft, draftOf(problem.newer)))
+          return { sketch: problem.newer, answer: null, unanswered: null };
+        // Changed in another window: the next try makes the change on what came from there.
+        show(problem.newer);
+        throw problem;
+      }
+    },
     onSuccess: ({ sketch, answer, unanswered }, change) => {
       if (answer) {
         const { ask } = sketch;
-        client.setQueryData(answerQuery(ask, held).queryKey, { ask, key: keyOf(ask), answer });
+        client.setQueryData(answerQuery(ask).queryKey, { ask, key: keyOf(ask), answer });
       }
-      saved.current = sketch.ask;
-      // Changes still under way are newer than what came back; what is shown stays.
-      const shown = change.kind === 'save' && !isLast() ? current().ask : sketch.ask;
-      client.setQueryData<Sketch>(key, { ...sketch, ask: shown });
+      const done = upTo(change);
+      pending.current = pending.current.filter((edit) => !done.includes(edit));
+      show(sketch);
+      tellOtherWindows(term);
       setNotice(unanswered === null ? null : { text: unanswered, canRetry: false });
     },
     onError: (problem, change) => {
-      if (problem instanceof ApiError && problem.newer) {
-        client.setQueryData<Sketch>(key, problem.newer);
-        saved.current = problem.newer.ask;
-        // Our own change may have been saved and only the word of it lost on the way back.
-        const isOurs = change.kind === 'save' && keyOf(change.ask) === keyOf(problem.newer.ask);
-        setNotice(isOurs ? null : { text: changedElsewhere, canRetry: false });
-      } else if (problem instanceof ApiError && !problem.mayPass) {
-        showSaved();
-        setNotice({ text: `That change was not taken. ${problem.message}`, canRetry: false });
-      } else {
+      const mayPass = problem instanceof ApiError && (problem.mayPass || problem.newer !== null);
+      if (mayPass && change.kind === 'save') {
         setNotice({ text: `Not saved yet: ${problem.message} Your changes are still here.`, canRetry: true });
+        return;
       }
+      if (change.kind === 'save') pending.current = pending.current.filter((edit) => edit !== change.edit);
+      show(saved.current);
+      const canRetry = pending.current.length > 0;
+      setNotice({ text: `That change was not taken. ${problem.message}`, canRetry });
     },
   });
 
-  const change = (edit: (ask: Ask) => Ask) => {
-    const sketch = current();
-    const ask = edit(sketch.ask);
-    if (keyOf(ask) === keyOf(sketch.ask)) return;
-    client.setQueryData<Sketch>(key, { ...sketch, ask });
-    save(ask);
+  const edit = (make: SketchEdit) => {
+    const before = draftOf(current());
+    const after = make(before);
+    if (isSame(before, after)) return;
+    pending.current.push(make);
+    client.setQueryData<Sketch>(key, { ...current(), ...after });
+    save(make, after.ask);
   };
 
-  const save = (ask: Ask) => {
-    const saving = mutation.mutateAsync({ kind: 'save', ask, held: held() });
+  const save = (make: SketchEdit, ask: Ask) => {
+    const saving = mutation.mutateAsync({ kind: 'save', edit: make });
     expectAnswer(
       ask,
       saving.then(
-        (saved) => saved.answer,
+        (saved) => (keyOf(saved.sketch.ask) === keyOf(ask) ? saved.answer : null),
         () => null,
       ),
     );
   };
 
-  return {
-    change,
+  /** Sends again what could not be saved: the last edit takes those before it along. */
+  const retry = () => {
+    const last = pending.current.at(-1);
+    if (last) save(last, current().ask);
+    else setNotice(null);
+  };
+
+  const refresh = () => {
+    if (pending.current.length > 0) return;
+    void call(http.POST('/api/terms/{term}/sketch', { params: { path: { term } } })).then(
+      (sketch) => {
+        if (sketch.id === saved.current.id && sketch.version >= saved.current.version) show(sketch);
+      },
+      // The next change says that the server is away.
+      () => undefined,
+    );
+  };
+  useOtherWindows(term, refresh);
+  useOnNewerCatalogue(refresh);
+
+  const actions = useStable({
+    change: (make: (ask: Ask) => Ask) => edit((draft) => ({ ...draft, ask: make(draft.ask) })),
+    rename: (name: string) => edit((draft) => ({ ...draft, name })),
     undo: () => {
       if (notice?.canRetry) {
         // The last change never reached the server: taking it back needs none.
-        showSaved();
+        pending.current = [];
+        show(saved.current);
         setNotice(null);
-      } else mutation.mutate({ kind: 'undo', held: held() });
+      } else mutation.mutate({ kind: 'undo' });
     },
-    redo: () => mutation.mutate({ kind: 'redo', held: held() }),
+    redo: () => mutation.mutate({ kind: 'redo' }),
     /** Notes that what became of the sketch's sections was read. */
-    readChanges: () => mutation.mutate({ kind: 'read', held: held() }),
-    saving: useIsMutating({ mutationKey }) > 0,
-    notice,
-    retry: () => save(current().ask),
+    readChanges: () => mutation.mutate({ kind: 'read' }),
+    retry,
     forgetNotice: () => setNotice(null),
-  };
+  });
+  const saving = useIsMutating({ mutationKey }) > 0;
+  return useMemo(() => ({ ...actions, saving, notice }), [actions, saving, notice]);
 }
 
-function send(sketch: Sketch, change: Change): Promise<SavedSketch> {
+export type Edits = ReturnType<typeof useSketchEdits>;
+
+function send(sketch: Sketch, kind: Change['kind'], draft: Draft): Promise<SavedSketch> {
   const params = { path: { id: sketch.id } };
   const { version } = sketch;
-  const { held } = change;
-  switch (change.kind) {
+  switch (kind) {
     case 'save':
-      return call(http.PUT('/api/sketches/{id}', { params, body: { version, ask: change.ask, held } }));
+      return call(http.PUT('/api/sketches/{id}', { params, body: { version, ...draft } }));
     case 'undo':
-      return call(http.POST('/api/sketches/{id}/undo', { params, body: { version, held } }));
+      return call(http.POST('/api/sketches/{id}/undo', { params, body: { version } }));
     case 'read':
-      return call(http.POST('/api/sketches/{id}/changes-read', { params, body: { version, held } }));
+      return call(http.POST('/api/sketches/{id}/changes-read', { params, body: { version } }));
     case 'redo':
-      return call(http.POST('/api/sketches/{id}/redo', { params, body: { version, held } }));
+      return call(http.POST('/api/sketches/{id}/redo', { params, body: { version } }));
   }
 }

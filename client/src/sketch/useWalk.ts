@@ -1,105 +1,124 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Answer, Ask, Walked } from '@/api/client';
-import { answerQuery, pageQuery, pageSize } from '@/api/queries';
-import { isTexts, recall, remember } from '@/lib/browserStore';
+import { useEffect, useState } from 'react';
+import type { Answer, Ask, Ranked } from '@/api/client';
+import { answerQuery, keyOf, lookAlikesQuery, mostListed, pageSize, shapesQuery } from '@/api/queries';
+import { useStable } from '@/lib/useStable';
+import { recall, remember } from '@/lib/browserStore';
+import { differsInWeightsAlone, isPlace, nearest, type Place } from './places';
+
+/** The timetable last in view, and the ask it was seen in. */
+type Seen = { timetable: Ranked; ask: Ask };
 
 export type Walk = {
   /** The answer in view; while a newer one is on its way, the one before. Null until the first. */
   answer: Answer | null;
   /** The ask it answers. */
   ask: Ask;
+  /** Whether a newer answer is on its way. */
+  isBehind: boolean;
   /** Why the ask as it stands now has no answer. */
   problem: Error | null;
   retry: () => void;
   /** The timetable in view; null when there is none. */
-  inView: Walked | null;
-  go: (number: bigint) => void;
+  inView: Ranked | null;
+  /** How many week shapes are listed: all of them, or the best of very many. */
+  listed: number;
+  /** Which of the look-alikes of its week shape is in view, from 0. */
+  alike: number;
+  /** To the n-th best week shape, from 0. */
+  go: (place: number) => void;
   step: (by: 1 | -1) => void;
-  /** To the first timetable of the week shape before (-1) or after (1) the one in view. */
-  goToShape: (by: 1 | -1) => void;
-  /** The sections in view, to stay near to. */
-  held: () => string[];
+  /** To another timetable of the same week shape. */
+  goAlike: (alike: number) => void;
 };
 
-/** Answers an ask live, and walks its timetables. Each ask keeps the place where one stood in it. */
+/** Answers an ask live, and walks its week shapes from the best on. Each ask keeps the place where one stood in it. */
 export function useWalk(sketchId: string, ask: Ask): Walk {
   const client = useQueryClient();
-  const place = `place.${sketchId}`;
-  const heldNow = useRef<string[] | null>(null);
-  const held = useCallback(() => (heldNow.current ??= recall(place, isTexts) ?? []), [place]);
-  const [places, setPlaces] = useState<ReadonlyMap<string, bigint>>(new Map());
+  const name = `place.${sketchId}`;
+  const [remembered] = useState<Place | null>(() => recall(name, isPlace));
+  const [places, setPlaces] = useState<ReadonlyMap<string, number>>(
+    () => new Map(remembered ? [[remembered.key, remembered.place]] : []),
+  );
+  const [alikes, setAlikes] = useState<ReadonlyMap<string, number>>(new Map());
+  const [lastSeen, setLastSeen] = useState<Seen | null>(null);
 
-  const query = useQuery(answerQuery(ask, held));
+  const query = useQuery(answerQuery(ask));
   // What was last answered stays in view also when the next ask cannot be.
   const [lastSettled, setLastSettled] = useState(query.data);
   if (query.data && query.data !== lastSettled) setLastSettled(query.data);
   const settled = query.data ?? lastSettled;
-  const total = BigInt(settled?.answer.timetables ?? 0);
-  const first = settled?.answer.inView ?? null;
-  const number = (settled && places.get(settled.key)) ?? BigInt(first?.number ?? 0);
+  const isNone = settled === undefined || settled.answer.timetables === '0';
+  const listed = settled ? Math.min(mostListed, Number(settled.answer.weekShapes)) : 0;
 
-  const page = number / BigInt(pageSize);
-  const isFirst = first !== null && String(number) === first.number;
-  const paged = useQuery({
-    ...pageQuery('timetables', settled?.ask ?? ask, page),
-    enabled: first !== null && !isFirst,
+  // A new ask opens where the timetable in view stands among its best, or the one most like it.
+  const shown = settled?.ask ?? ask;
+  const known = settled && places.get(settled.key);
+  const firstPage = useQuery({ ...shapesQuery(shown, 0), enabled: !isNone && known === undefined });
+  const [near, setNear] = useState<{ of: readonly Ranked[]; place: number } | null>(null);
+  if (known === undefined && firstPage.data && near?.of !== firstPage.data) {
+    // Who looks at the best goes on looking at the best, and other weights alone are a question for it; who has walked
+    // elsewhere stays as near to it as can be.
+    const isForBest =
+      lastSeen !== null && (lastSeen.timetable.rank === 1 || differsInWeightsAlone(lastSeen.ask, shown));
+    const held = lastSeen?.timetable.sections ?? remembered?.sections ?? [];
+    setNear({ of: firstPage.data, place: isForBest ? 0 : nearest(firstPage.data, held) });
+  }
+  const place = Math.min(
+    known ?? (near && near.of === firstPage.data ? near.place : 0),
+    Math.max(0, listed - 1),
+  );
+
+  const page = Math.floor(place / pageSize);
+  const paged = useQuery({ ...shapesQuery(shown, page), enabled: !isNone });
+  const best = paged.data?.[place % pageSize];
+  const alikeKey = `${settled?.key ?? ''} ${place}`;
+  const alike = alikes.get(alikeKey) ?? 0;
+  const likes = useQuery({
+    ...lookAlikesQuery(shown, best?.sections ?? []),
+    enabled: best !== undefined && alike > 0,
   });
-  const there = isFirst ? first : (paged.data?.[Number(number % BigInt(pageSize))] ?? null);
+  const like = alike > 0 ? likes.data?.[alike] : undefined;
+  const there = best && (like ? { ...like, rank: best.rank } : best);
 
   // While a page loads the timetable before stays in view; when nothing is possible none does.
-  const [lastSeen, setLastSeen] = useState<Walked | null>(null);
-  const inView = first === null ? null : (there ?? lastSeen ?? first);
-  if (inView !== lastSeen) setLastSeen(inView);
+  if (there && there.sections !== lastSeen?.timetable.sections) setLastSeen({ timetable: there, ask: shown });
+  const inView = isNone ? null : (there ?? lastSeen?.timetable ?? null);
 
+  const settledKey = settled?.key;
   useEffect(() => {
-    if (inView === null) return;
-    heldNow.current = inView.sections;
-    remember(place, inView.sections);
-  }, [inView, place]);
+    if (!inView || settledKey === undefined) return;
+    remember(name, { key: settledKey, place, sections: inView.sections } satisfies Place);
+  }, [inView, name, place, settledKey]);
 
   // The pages around are fetched ahead, so that walking never waits.
   useEffect(() => {
-    if (!settled || total === 0n) return;
-    const last = (total - 1n) / BigInt(pageSize);
-    for (const near of [page, page + 1n, page - 1n])
-      if (near >= 0n && near <= last)
-        client.query(pageQuery('timetables', settled.ask, near)).catch(() => undefined);
-  }, [client, settled, page, total]);
+    if (isNone) return;
+    const last = Math.floor((listed - 1) / pageSize);
+    for (const ahead of [page + 1, page - 1])
+      if (ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
+  }, [client, shown, isNone, page, listed]);
 
-  const go = (target: bigint) => {
-    if (!settled || total === 0n) return;
-    const within = target < 0n ? 0n : target >= total ? total - 1n : target;
-    setPlaces((known) => new Map(known).set(settled.key, within));
+  const go = (target: number) => {
+    if (!settled || listed === 0) return;
+    const within = Math.max(0, Math.min(listed - 1, target));
+    setPlaces((now) => new Map(now).set(settled.key, within));
   };
 
-  const goToShape = (by: 1 | -1) => {
-    if (!inView) return;
-    // Look-alikes follow one another, so the next shape starts where this one's end; the one before is a step into
-    // it and back to its own first.
-    const start = BigInt(inView.number) - BigInt(inView.alikeNumber);
-    if (by === 1)
-      go(start + BigInt(inView.alike) < total ? start + BigInt(inView.alike) : BigInt(inView.number));
-    else if (BigInt(inView.alikeNumber) > 0n || start === 0n) go(start);
-    else void goBefore(start);
-  };
-
-  const goBefore = async (start: bigint) => {
-    const at = start - 1n;
-    const entries = await client.query(pageQuery('timetables', settled!.ask, at / BigInt(pageSize)));
-    const before = entries[Number(at % BigInt(pageSize))];
-    if (before) go(at - BigInt(before.alikeNumber));
-  };
-
+  const steps = useStable({
+    retry: () => void query.refetch(),
+    go,
+    step: (by: 1 | -1) => go(place + by),
+    goAlike: (to: number) => setAlikes((now) => new Map(now).set(alikeKey, to)),
+  });
   return {
     answer: settled?.answer ?? null,
-    ask: settled?.ask ?? ask,
+    ask: shown,
+    isBehind: settled?.key !== keyOf(ask),
     problem: query.error,
-    retry: () => void query.refetch(),
     inView,
-    go,
-    step: (by) => go(number + BigInt(by)),
-    goToShape,
-    held,
+    listed,
+    alike,
+    ...steps,
   };
 }

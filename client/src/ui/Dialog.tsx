@@ -8,10 +8,12 @@ type Props = {
   title: string;
   /** A sheet rises from the bottom and takes the width of a phone. */
   sheet?: boolean;
+  /** As wide as the window allows, for tables and pictures. */
+  wide?: boolean;
   children: ReactNode;
 };
 
-export function Dialog({ open, onOpenChange, title, sheet = false, children }: Props) {
+export function Dialog({ open, onOpenChange, title, sheet = false, wide = false, children }: Props) {
   return (
     <Primitive.Root open={open} onOpenChange={onOpenChange}>
       <Primitive.Portal>
@@ -25,7 +27,7 @@ export function Dialog({ open, onOpenChange, title, sheet = false, children }: P
           className={`fixed z-40 overflow-auto border border-rule bg-sheet p-4 shadow-lg ${
             sheet
               ? 'inset-x-0 bottom-0 max-h-[85dvh]'
-              : 'top-1/2 left-1/2 max-h-[90dvh] w-[min(26rem,94vw)] -translate-1/2 rounded-[4px]'
+              : `top-1/2 left-1/2 max-h-[90dvh] -translate-1/2 rounded-[4px] ${wide ? 'w-[min(72rem,96vw)]' : 'w-[min(26rem,94vw)]'}`
           }`}
         >
           <Primitive.Title className="mb-3 pr-8 text-16 font-heavy">{title}</Primitive.Title>

@@ -8,12 +8,14 @@ const item =
 /**
  * A menu under its trigger. It stays inside the landmark of its trigger and leaves the rest of the page reachable.
  */
-export function Menu({ trigger, children }: { trigger: ReactNode; children: ReactNode }) {
+type MenuProps = { trigger: ReactNode; align?: "start" | "end"; children: ReactNode };
+
+export function Menu({ trigger, align = "end", children }: MenuProps) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
         <DropdownMenu.Content
-          align="end"
+          align={align}
           sideOffset={4}
           className="z-50 min-w-44 rounded-[4px] border border-rule bg-sheet p-1 text-14 text-ink shadow-md"
         >

@@ -1,40 +1,52 @@
-import type { Ref } from 'react';
-import type { Sketch } from '@/api/client';
+import { memo, type Ref } from 'react';
+import type { Answer, Sketch, TimeBlock } from '@/api/client';
 import type { Colour } from '@/grid/classes';
+import { ChangedSections } from '@/sketch/ChangedSections';
+import { addCourse } from '@/sketch/edits';
+import { UndoRedo } from '@/sketch/UndoRedo';
+import type { Sections } from '@/sketch/useSections';
+import type { Edits } from '@/sketch/useSketchEdits';
 import { Button } from '@/ui/Button';
 import { AddCourse } from './AddCourse';
-import { BlockList } from './BlockList';
-import { ChangedSections } from '@/sketch/ChangedSections';
-import { addCourse, removeCourse, setBlocks, setRole } from '@/sketch/edits';
-import type { Sections } from '@/sketch/useSections';
-import { UndoRedo } from '@/sketch/UndoRedo';
-import type { useSketchEdits } from '@/sketch/useSketchEdits';
-import type { Walk } from '@/sketch/useWalk';
+import { CreditsNote } from './CreditsNote';
+import { Heading } from './Heading';
+import { RuleList } from './RuleList';
+import { DeletedSketch, SketchMenu } from './SketchMenu';
+import type { Details } from './useDetails';
 import { WantedList } from './WantedList';
 
 type Props = {
   sketch: Sketch;
-  walk: Walk;
-  edits: ReturnType<typeof useSketchEdits>;
+  answer: Answer | null;
+  details: Details;
+  edits: Edits;
   sections: Sections;
   colours: Map<string, Colour>;
   inputRef: Ref<HTMLInputElement>;
-  onOpenBlock: (index: number | 'new') => void;
+  openCourse: string | null;
+  onOpenCourse: (course: string | null) => void;
+  without: string | null;
+  onWithout: (course: string | null) => void;
+  onPointSection: (number: string | null) => void;
+  onOpenBlock: (block: TimeBlock | 'new') => void;
   onShowKeys: () => void;
 };
 
 /** What I ask: wanted courses and rules. */
-export function Asking(props: Props) {
-  const { sketch, walk, edits, sections, colours, inputRef, onOpenBlock, onShowKeys } = props;
+export const Asking = memo(function Asking(props: Props) {
+  const { sketch, answer, details, edits, sections, colours, inputRef } = props;
   const { ask } = sketch;
   const { change } = edits;
   return (
     <div className="flex min-h-full flex-col">
-      <div className="mb-2 flex items-center gap-1">
-        <h2 className="text-16 font-heavy">{sketch.name}</h2>
-        <SaveState saving={edits.saving} failed={edits.notice?.canRetry ?? false} />
+      <div className="mb-2 flex flex-wrap items-center gap-x-1.5">
+        <SketchMenu sketch={sketch} edits={edits} />
+        <span className="mr-auto text-12 text-mute" role="status">
+          {edits.saving ? 'Saving' : edits.notice?.canRetry ? 'Not saved' : 'Saved'}
+        </span>
         <UndoRedo sketch={sketch} edits={edits} />
       </div>
+      <DeletedSketch term={sketch.term} />
       {edits.notice && (
         <div role="alert" className="mb-2 rounded-[4px] border border-brick px-2.5 py-2 text-12">
           <p>{edits.notice.text}</p>
@@ -47,7 +59,7 @@ export function Asking(props: Props) {
         </div>
       )}
       <ChangedSections sketch={sketch} edits={edits} />
-      <Heading name="Wanted" aside={sayTakenCredits(ask.wanted, sections)} />
+      <Heading name="Wanted" aside="" />
       <AddCourse
         term={sketch.term}
         wanted={ask.wanted.map((wanted) => wanted.course)}
@@ -56,65 +68,26 @@ export function Asking(props: Props) {
       />
       <WantedList
         ask={ask}
-        answer={walk.answer}
+        answer={answer}
+        details={details}
         sections={sections}
         colours={colours}
-        onRole={(course, role) => change((now) => setRole(now, course, role))}
-        onRemove={(course) => change((now) => removeCourse(now, course))}
+        open={props.openCourse}
+        onOpen={props.onOpenCourse}
+        without={props.without}
+        onWithout={props.onWithout}
+        onPointSection={props.onPointSection}
+        change={change}
       />
-      <Heading name="Hours you can’t" aside="" />
-      <BlockList
-        blocks={ask.timeBlocks}
-        onOpen={onOpenBlock}
-        onRemove={(index) => change((now) => setBlocks(now, now.timeBlocks.toSpliced(index, 1)))}
-      />
-      {ask.timeBlocks.length === 0 && (
-        <p className="py-1.5 text-12 text-mute max-md:hidden">
-          Drag along a day on the grid, or type the hours.
-        </p>
-      )}
+      <CreditsNote ask={ask} sections={sections} />
+      <RuleList sketch={sketch} edits={edits} costs={details.costs} onOpenBlock={props.onOpenBlock} />
       <button
         type="button"
-        onClick={() => onOpenBlock('new')}
-        className="self-start py-2 font-strong text-plum hover:underline"
-      >
-        + Take hours out
-      </button>
-      <button
-        type="button"
-        onClick={onShowKeys}
+        onClick={props.onShowKeys}
         className="mt-auto self-start pt-3 text-12 text-mute hover:text-ink max-md:hidden"
       >
         Keys <kbd className="rounded-[3px] border border-rule px-1 font-sans">?</kbd>
       </button>
     </div>
   );
-}
-
-function Heading({ name, aside }: { name: string; aside: string }) {
-  return (
-    <div className="mt-3 mb-1.5 flex items-center gap-2 text-12">
-      <h3 className="font-heavy">{name}</h3>
-      <span className="h-px flex-1 bg-hair" />
-      {aside !== '' && <span className="text-mute">{aside}</span>}
-    </div>
-  );
-}
-
-function sayTakenCredits(wanted: Sketch['ask']['wanted'], sections: Sections): string {
-  const taken = wanted
-    .filter((one) => one.role !== 'setAside')
-    .flatMap((one) => sections.courses.get(one.course) ?? []);
-  if (taken.length === 0) return '';
-  const min = taken.reduce((sum, course) => sum + course.minCredits, 0);
-  const max = taken.reduce((sum, course) => sum + course.maxCredits, 0);
-  return `${taken.length} taken · ${min === max ? min : `${min}–${max}`} credits`;
-}
-
-function SaveState({ saving, failed }: { saving: boolean; failed: boolean }) {
-  return (
-    <span className="mr-auto ml-1 text-12 text-mute" role="status">
-      {saving ? 'Saving' : failed ? 'Not saved' : 'Saved'}
-    </span>
-  );
-}
+});

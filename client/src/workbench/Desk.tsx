@@ -1,139 +1,306 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import type { Ask, Sketch, Term, TimeBlock } from '@/api/client';
-import { axisFor } from '@/grid/axis';
-import { hoursOfBlock } from '@/grid/blocks';
-import { classesOf } from '@/grid/classes';
-import type { BlocksDraft } from '@/grid/useBlockDrag';
-import { daysOf } from '@/lib/days';
+import { answerQuery, termsQuery } from '@/api/queries';
+import type { GridClass } from '@/grid/classes';
+import { HourGrid } from '@/grid/HourGrid';
+import { sayCount } from '@/lib/count';
+import { useStable } from '@/lib/useStable';
 import { useIsNarrow } from '@/lib/useIsNarrow';
+import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
+import { rulesOf } from '@/sketch/rules';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import { useCourseColours } from '@/sketch/useCourseColours';
+import { useSections } from '@/sketch/useSections';
+import { useSketchEdits } from '@/sketch/useSketchEdits';
+import { useWalk } from '@/sketch/useWalk';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Asking } from './Asking';
 import { BlockForm } from './BlockForm';
-import { setBlocks } from '@/sketch/edits';
+import { ClassMenu, type Pressed } from './ClassMenu';
 import { KeysHelp } from './KeysHelp';
+import { LookAlikes } from './LookAlikes';
+import { NoHours } from './NoHours';
+import { Palette } from './Palette';
 import { Possible } from './Possible';
-import { useCourseColours } from '@/sketch/useCourseColours';
-import { useSections } from '@/sketch/useSections';
+import { PrintSections } from './PrintSections';
+import { Reel } from './Reel';
+import { Sheet } from './Sheet';
+import { tellWeek } from './tellWeek';
+import { useDeskActions } from './useDeskActions';
+import { useDeskView } from './useDeskView';
+import { useDetails } from './useDetails';
 import { useShortcuts } from './useShortcuts';
-import { useSketchEdits } from '@/sketch/useSketchEdits';
-import { useWalk } from '@/sketch/useWalk';
+import { WeekStrip } from './WeekStrip';
 
 type Props = { term: Term; sketch: Sketch };
 
+type Shown = 'keys' | 'palette' | 'sheet' | 'alikes' | 'asking';
+
 /** One sketch on the Workbench: what I ask on the left, what is possible on the right. */
 export function Desk({ term, sketch }: Props) {
+  const { ask } = sketch;
   const [draft, setDraft] = useState<Ask | null>(null);
-  const [openBlock, setOpenBlock] = useState<number | 'new' | null>(null);
-  const [keysShown, setKeysShown] = useState(false);
-  const [askingShown, setAskingShown] = useState(false);
+  const [without, setWithout] = useState<string | null>(null);
+  const [openBlock, setOpenBlock] = useState<TimeBlock | 'new' | null>(null);
+  const [openCourse, setOpenCourse] = useState<string | null>(null);
+  const [shown, setShown] = useState<Shown | null>(null);
+  const [pressed, setPressed] = useState<Pressed | null>(null);
+  const [pointed, setPointed] = useState<GridClass | null>(null);
+  const [pointedSection, setPointedSection] = useState<string | null>(null);
+  const [week, setWeek] = useState<number | null>(null);
+  const [byHand, setByHand] = useState(false);
+  const [drawing, setDrawing] = useState('cannot');
   const findCourse = useRef<HTMLInputElement>(null);
   const isNarrow = useIsNarrow();
+  const client = useQueryClient();
+  const campusName = useCampusNames();
+  const terms = useQuery(termsQuery);
 
-  const walk = useWalk(sketch.id, draft ?? sketch.ask);
-  const edits = useSketchEdits(term.id, walk.held);
-  const { ask } = sketch;
+  const asked = useMemo(
+    () => draft ?? (without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without)),
+    [draft, ask, without],
+  );
+  const walk = useWalk(sketch.id, asked);
+  const details = useDetails(asked, !walk.isBehind && walk.answer !== null);
+  const edits = useSketchEdits(term.id);
+  const { change } = edits;
   const colours = useCourseColours(
     sketch.id,
     ask.wanted.map((wanted) => wanted.course),
   );
   const sections = useSections(term.id, colours);
-
-  const axis = useMemo(() => {
-    const all = classesOf([...sections.byNumber.values()]);
-    const blocks = ask.timeBlocks.flatMap((block) =>
-      daysOf(block.days).map((day) => ({ day, ...hoursOfBlock(block) })),
-    );
-    return axisFor([...all, ...blocks]);
-  }, [sections, ask.timeBlocks]);
-
-  const keepBlocks = (blocks: readonly TimeBlock[]) => edits.change((now) => setBlocks(now, blocks));
+  const rules = useMemo(() => Object.values(rulesOf(asked, campusName)).flat(), [asked, campusName]);
+  const keep = (course: string, number: string) => change((now) => markSection(now, course, number, 'keep'));
+  const view = useDeskView({
+    term,
+    ask,
+    walk,
+    sections,
+    week,
+    byHand,
+    openCourse,
+    pointed,
+    pointedSection,
+    standings: details.standings,
+    keep,
+  });
 
   // The sheet of a phone gives the focus to its first field by itself.
   const goToCourses = () => {
-    if (isNarrow) setAskingShown(true);
+    if (isNarrow) setShown('asking');
     else findCourse.current?.focus();
   };
 
-  useShortcuts({
-    findCourse: goToCourses,
-    previous: () => walk.step(-1),
-    next: () => walk.step(1),
-    previousShape: () => walk.goToShape(-1),
-    nextShape: () => walk.goToShape(1),
-    first: () => walk.go(0n),
-    last: () => walk.go(BigInt(walk.answer?.timetables ?? 0) - 1n),
-    undo: edits.undo,
-    redo: edits.redo,
-    showKeys: () => setKeysShown(true),
+  const showWish = (path: string) => {
+    if (isNarrow) setShown('asking');
+    const course = ask.wanted[Number(/^wanted\[(\d+)\]/.exec(path)?.[1])]?.course;
+    const rule = rules.find((one) => one.path === path);
+    requestAnimationFrame(() => {
+      const row = document.querySelector(
+        course ? `[data-course="${CSS.escape(course)}"]` : `[data-rule="${CSS.escape(rule?.key ?? '')}"]`,
+      );
+      row?.scrollIntoView({ block: 'nearest' });
+      row?.querySelector<HTMLElement>('button, input')?.focus();
+    });
+  };
+
+  const { showKeys, press, lookAlikes } = useStable({
+    showKeys: () => setShown('keys'),
+    press: (one: GridClass, element: HTMLElement) => setPressed({ one, element }),
+    lookAlikes: () => setShown('alikes'),
   });
+  const actions = useDeskActions({
+    ask,
+    campus: terms.data?.campuses[0]?.id ?? '',
+    openCourse: (course) => {
+      setOpenCourse(course);
+      showWish(`wanted[${ask.wanted.findIndex((one) => one.course === course)}]`);
+    },
+    goToSketches: () => {
+      if (isNarrow) setShown('asking');
+      requestAnimationFrame(() =>
+        document.querySelector<HTMLElement>('[aria-label^="Sketch:"]')?.focus(),
+      );
+    },
+    walk,
+    edits,
+    pointed,
+    goToCourses,
+    byHand,
+    setByHand,
+    week,
+    setWeek,
+    weekCount: term.weeks,
+    drawing,
+    setDrawing,
+    show: setShown,
+    newBlock: () => setOpenBlock('new'),
+  });
+  useShortcuts(actions);
 
   const asking = (
     <Asking
       sketch={sketch}
-      walk={walk}
+      answer={walk.answer}
+      details={details}
       edits={edits}
       sections={sections}
       colours={colours}
       inputRef={findCourse}
+      openCourse={openCourse}
+      onOpenCourse={setOpenCourse}
+      without={without}
+      onWithout={setWithout}
+      onPointSection={setPointedSection}
       onOpenBlock={setOpenBlock}
-      onShowKeys={() => setKeysShown(true)}
+      onShowKeys={showKeys}
     />
   );
 
+  const grid = (
+    <div className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2 print:overflow-visible">
+      <HourGrid
+        axis={view.axis}
+        classes={view.classes}
+        weekCount={term.weeks}
+        kept={view.kept}
+        blocks={ask.timeBlocks}
+        breaks={ask.breaks}
+        clashes={view.clashes}
+        outlines={view.outlines}
+        drawing={drawing}
+        leaves={walk.answer ? `leaves ${sayCount(walk.answer.timetables)}` : ''}
+        isBusy={walk.isBehind}
+        leavesNone={walk.answer?.timetables === '0' && !walk.isBehind}
+        onDraft={(next) => {
+          const drafted = next && { ...ask, timeBlocks: [...next.blocks] };
+          // Asked before anything is drawn: drawing takes as long as answering.
+          if (drafted) client.query(answerQuery(drafted)).catch(() => undefined);
+          setDraft(drafted);
+        }}
+        onBlock={({ before, after }) => change((now) => replaceBlock(now, before, after))}
+        onOpenBlock={setOpenBlock}
+        onPointClass={setPointed}
+        onPressClass={press}
+      />
+      <NoHours sections={view.inGrid} />
+      <WeekStrip term={term} week={week} onWeek={setWeek} />
+      <PrintSections sections={view.inGrid} />
+    </div>
+  );
+
+  const { inView } = walk;
   return (
     <div className="flex min-h-0 flex-1 max-md:flex-col">
       {isNarrow ? (
         <aside
           aria-label="What I ask"
-          className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2"
+          className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2 print:hidden"
         >
-          <span className="font-heavy">{sketch.name}</span>
-          <Button onClick={() => setAskingShown(true)}>Courses and hours</Button>
+          <span className="truncate font-heavy">{sketch.name}</span>
+          <Button className="shrink-0" onClick={() => setShown('asking')}>
+            Courses and rules
+          </Button>
         </aside>
       ) : (
         <aside
           aria-label="What I ask"
-          className="w-[316px] shrink-0 overflow-y-auto border-r border-rule bg-sheet px-3.5 py-3"
+          aria-busy={details.isBehind}
+          className="w-[316px] shrink-0 overflow-y-auto border-r border-rule bg-sheet px-3.5 py-3 print:hidden"
         >
           {asking}
         </aside>
       )}
       {isNarrow && (
-        <Dialog sheet open={askingShown} onOpenChange={setAskingShown} title="Courses and hours">
+        <Dialog
+          sheet
+          open={shown === 'asking'}
+          onOpenChange={(open) => setShown(open ? 'asking' : null)}
+          title="Courses and rules"
+        >
           {asking}
         </Dialog>
       )}
 
       <Possible
-        term={term}
-        walk={walk}
-        ask={ask}
-        sections={sections}
-        axis={axis}
-        blocks={ask.timeBlocks}
-        isDrafting={draft !== null}
         sketch={sketch}
+        walk={walk}
+        ask={walk.ask}
+        rules={rules}
         edits={edits}
-        onDraft={(next: BlocksDraft | null) => setDraft(next && setBlocks(ask, next.blocks))}
-        onBlocks={keepBlocks}
-        onOpenBlock={setOpenBlock}
+        isDrafting={draft !== null}
+        byHand={byHand}
+        onByHand={setByHand}
         onFindCourse={goToCourses}
+        onShowWish={showWish}
+        onLookAlikes={lookAlikes}
+        onSheet={() => setShown('sheet')}
+        told={tellWeek(view.axis, view.classes, term.weeks)}
+        grid={grid}
+        reel={
+          inView && (
+            <Reel
+              ask={walk.ask}
+              listed={walk.listed}
+              inView={inView}
+              sections={sections}
+              axis={view.axis}
+              weekCount={term.weeks}
+              onGo={walk.go}
+              onLookAlikes={lookAlikes}
+            />
+          )
+        }
       />
 
+      {pressed && (
+        <ClassMenu
+          pressed={pressed}
+          ask={ask}
+          change={change}
+          onPointSection={setPointedSection}
+          onClose={() => {
+            setPressed(null);
+            setPointedSection(null);
+          }}
+        />
+      )}
       {openBlock !== null && (
         <BlockForm
-          block={openBlock === 'new' ? null : (ask.timeBlocks[openBlock] ?? null)}
-          onSave={(block) =>
-            keepBlocks(
-              openBlock === 'new' ? [...ask.timeBlocks, block] : ask.timeBlocks.with(openBlock, block),
-            )
-          }
-          onRemove={openBlock === 'new' ? null : () => keepBlocks(ask.timeBlocks.toSpliced(openBlock, 1))}
+          block={openBlock === 'new' ? null : openBlock}
+          weekCount={term.weeks}
+          change={change}
           onClose={() => setOpenBlock(null)}
         />
       )}
-      {keysShown && <KeysHelp onClose={() => setKeysShown(false)} />}
+      {shown === 'alikes' && inView && (
+        <LookAlikes
+          ask={walk.ask}
+          shape={inView}
+          sections={sections}
+          chosen={walk.alike}
+          onChoose={walk.goAlike}
+          onClose={() => setShown(null)}
+        />
+      )}
+      {shown === 'sheet' && walk.answer && (
+        <Sheet
+          ask={walk.ask}
+          listed={walk.listed}
+          weekShapes={walk.answer.weekShapes}
+          inView={inView}
+          sections={sections}
+          axis={view.axis}
+          weekCount={term.weeks}
+          onGo={walk.go}
+          onLookAlikes={lookAlikes}
+          onClose={() => setShown(null)}
+        />
+      )}
+      {shown === 'keys' && <KeysHelp actions={actions} onClose={() => setShown(null)} />}
+      {shown === 'palette' && <Palette actions={actions} onClose={() => setShown(null)} />}
     </div>
   );
 }

@@ -1,79 +1,140 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react';
-import type { Answer, Walked } from '@/api/client';
+import { ChevronLeft, ChevronRight, Printer } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import type { Answer, Ranked } from '@/api/client';
 import { countOf, sayCount } from '@/lib/count';
-import { minuteOf, sayHours, sayLength } from '@/lib/time';
+import { factsOf } from './facts';
 
-type Props = { answer: Answer; inView: Walked | null; onStep: (by: 1 | -1) => void };
+type Props = {
+  answer: Answer;
+  inView: Ranked | null;
+  listed: number;
+  alike: number;
+  onGo: (place: number) => void;
+  onLookAlikes: () => void;
+  byHand: boolean;
+  onByHand: (byHand: boolean) => void;
+};
 
 /** How many timetables there are, which is in view, and what it is like. */
-export function Facts({ answer, inView, onStep }: Props) {
-  if (inView === null)
+export function Facts(props: Props) {
+  const { answer, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand } = props;
+  const least = answer.isExact ? '' : 'at least ';
+  const tools = (
+    <div className="flex items-center gap-1.5 print:hidden">
+      <button
+        type="button"
+        aria-pressed={byHand}
+        onClick={() => onByHand(!byHand)}
+        title="Show only the sections you keep, and build the week one by one"
+        className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap hover:border-ink aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
+      >
+        By hand
+      </button>
+      <button
+        type="button"
+        aria-label="Print this timetable"
+        title="Print this timetable"
+        onClick={() => window.print()}
+        className="rounded-[4px] border border-rule bg-sheet p-1.5 hover:border-ink"
+      >
+        <Printer size={15} aria-hidden="true" />
+      </button>
+    </div>
+  );
+  if (inView === null || byHand)
     return (
-      <header className="flex min-h-[62px] items-center border-b border-rule px-4 py-2">
-        <h1 className="text-16 font-heavy">
-          <span className="text-24">0</span> timetables
+      <header className="flex min-h-[62px] items-center gap-3 border-b border-rule px-4 py-2">
+        <h1 className="mr-auto leading-tight">
+          <span className="text-24 font-heavy">{sayCount(answer.timetables)}</span>{' '}
+          {answer.timetables === '1' ? 'timetable' : 'timetables'}
+          {byHand && (
+            <span className="block text-12 text-mute">
+              with what you keep; open a course and press a place to keep it
+            </span>
+          )}
         </h1>
+        {tools}
       </header>
     );
-  const number = BigInt(inView.number) + 1n;
-  const total = BigInt(answer.timetables);
   return (
-    <header className="flex min-h-[62px] flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2">
+    <header className="flex min-h-[62px] flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-4 py-2">
       <div className="flex items-center gap-2">
-        <div className="flex">
-          <WalkButton label="Previous timetable" disabled={number === 1n} onClick={() => onStep(-1)}>
+        <div className="flex print:hidden">
+          <WalkButton label="Better week shape" disabled={inView.rank === 1} onClick={() => onGo(inView.rank - 2)}>
             <ChevronLeft size={18} aria-hidden="true" />
           </WalkButton>
-          <WalkButton label="Next timetable" disabled={number === total} onClick={() => onStep(1)}>
+          <WalkButton label="Next week shape" disabled={inView.rank === listed} onClick={() => onGo(inView.rank)}>
             <ChevronRight size={18} aria-hidden="true" />
           </WalkButton>
         </div>
         <h1 className="leading-tight">
-          <span className="text-24 font-heavy">N° {sayCount(number)}</span>{' '}
-          <span className="text-14 whitespace-nowrap">of {countOf(total, 'timetable')}</span>
+          <span className="text-24 font-heavy">
+            N° <Jump rank={inView.rank} listed={listed} onGo={onGo} />
+          </span>{' '}
+          <span className="text-14 whitespace-nowrap">
+            of {least}
+            {countOf(answer.weekShapes, 'week shape')}
+          </span>
           <span className="block text-12 whitespace-nowrap text-mute">
-            week shape {sayCount(BigInt(inView.shape) + 1n)} of {sayCount(answer.weekShapes)}
-            {BigInt(inView.alike) > 1n &&
-              `, look-alike ${sayCount(BigInt(inView.alikeNumber) + 1n)} of ${sayCount(inView.alike)}`}
+            {least}
+            {countOf(answer.timetables, 'timetable')}
+            {BigInt(answer.weekShapes) > BigInt(listed) && ` · the best ${sayCount(listed)} are listed`}
+            {inView.alike !== '1' && (
+              <>
+                {' · '}
+                <button
+                  type="button"
+                  onClick={onLookAlikes}
+                  className="underline decoration-dotted underline-offset-2 hover:text-ink"
+                >
+                  {alike === 0 ? `${sayCount(inView.alike)} alike` : `look-alike ${alike + 1} of ${sayCount(inView.alike)}`}
+                </button>
+              </>
+            )}
           </span>
         </h1>
       </div>
-      <dl className="ml-auto flex flex-wrap gap-x-5 gap-y-1">
+      <dl className="ml-auto flex flex-wrap gap-x-4 gap-y-1">
         {factsOf(inView).map((fact) => (
           <div key={fact.name} className="flex flex-col-reverse">
-            <dt className="text-11 text-mute">{fact.name}</dt>
+            <dt className="text-11 whitespace-nowrap text-mute">{fact.name}</dt>
             <dd className="text-14 font-heavy whitespace-nowrap">{fact.value}</dd>
           </div>
         ))}
       </dl>
+      {tools}
     </header>
   );
 }
 
-type Fact = { name: string; value: string };
-
-function factsOf({ measures, credits }: Walked): Fact[] {
-  const { earliestStart, latestEnd } = measures;
-  return [
-    { name: 'with class', value: countOf(measures.classDays, 'day') },
-    {
-      name: 'first to last',
-      value:
-        earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours',
-    },
-    { name: 'idle a week', value: sayLength(measures.idleMinutes) },
-    { name: 'campus moves a week', value: sayTenths(measures.campusMovesTenths) },
-    { name: 'fewest seats left', value: sayCount(measures.seatsToSpare) },
-    { name: 'credits', value: String(credits) },
-  ];
+/** The number of the one in view, to be typed over. */
+function Jump({ rank, listed, onGo }: { rank: number; listed: number; onGo: (place: number) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const go = () => {
+    const number = Number(typed?.replaceAll(',', ''));
+    if (typed !== null && Number.isInteger(number) && number >= 1) onGo(Math.min(number, listed) - 1);
+    setTyped(null);
+  };
+  return (
+    <input
+      id="jump"
+      aria-label="Number of the week shape in view; type one to go there"
+      value={typed ?? sayCount(rank)}
+      inputMode="numeric"
+      maxLength={6}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={go}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+        if (event.key === 'Escape') setTyped(null);
+      }}
+      className="min-w-[1ch] rounded-[3px] bg-transparent font-heavy [field-sizing:content] hover:bg-hair"
+    />
+  );
 }
 
-/** Tenths as 2 or 1.5. */
-function sayTenths(tenths: number): string {
-  return String(tenths / 10);
-}
-
-type WalkButtonProps = { label: string; disabled: boolean; onClick: () => void; children: React.ReactNode };
+type WalkButtonProps = { label: string; disabled: boolean; onClick: () => void; children: ReactNode };
 
 function WalkButton({ label, disabled, onClick, children }: WalkButtonProps) {
   return (

@@ -1,8 +1,10 @@
+import { memo } from 'react';
 import { colourOf, type PlacedSection, markOf, sayComponent } from '@/grid/classes';
+import { sayMode } from '@/lib/modes';
 import { sayCredits } from '@/sketch/credits';
 
 /** The sections of the timetable in view that meet at no set hours. */
-export function NoHours({ sections }: { sections: readonly PlacedSection[] }) {
+export const NoHours = memo(function NoHours({ sections }: { sections: readonly PlacedSection[] }) {
   const free = sections.filter((placed) => placed.section.meetings.length === 0);
   if (free.length === 0) return null;
   return (
@@ -30,10 +32,4 @@ export function NoHours({ sections }: { sections: readonly PlacedSection[] }) {
       </ul>
     </div>
   );
-}
-
-function sayMode(mode: string): string {
-  return (
-    { inPerson: 'in person', hybrid: 'hybrid', onlineLive: 'live online', online: 'online' }[mode] ?? mode
-  );
-}
+});

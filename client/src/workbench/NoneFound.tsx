@@ -1,40 +1,96 @@
-import type { Answer } from '@/api/client';
+import { useQuery } from '@tanstack/react-query';
+import { Fragment } from 'react';
+import type { Answer, Ask } from '@/api/client';
+import { whyQuery } from '@/api/queries';
+import { countOf } from '@/lib/count';
+import { liftWish, type Rule } from '@/sketch/rules';
 import { Button } from '@/ui/Button';
-import { Message } from '@/ui/Message';
+import { sayAll, sayWish } from './wishWords';
 
 type Props = {
+  ask: Ask;
   answer: Answer;
-  musts: readonly string[];
-  hasBlocks: boolean;
+  rules: readonly Rule[];
   canUndo: boolean;
   onUndo: () => void;
-  onSetAside: (course: string) => void;
+  change: (edit: (ask: Ask) => Ask) => void;
+  /** Goes to the row of a wish. */
+  onShowWish: (path: string) => void;
 };
 
-const mostOffered = 2;
+const mostOffered = 6;
 
-/** There is no timetable: says so, names a course that is impossible by itself, and offers the way back. */
-export function NoneFound({ answer, musts, hasBlocks, canUndo, onUndo, onSetAside }: Props) {
-  const dead = answer.courses.filter((one) => musts.includes(one.course) && one.sectionsInPlay === 0);
+/** There is no timetable: the smallest set of wishes that cannot live together, and the ways out. */
+export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowWish }: Props) {
+  const why = useQuery(whyQuery(ask));
+  const dead = answer.courses.filter(
+    (one) =>
+      one.sectionsInPlay === 0 && ask.wanted.some((wanted) => wanted.course === one.course && wanted.role === 'must'),
+  );
+  const together = why.data?.together ?? [];
+  const ways = why.data?.waysOut ?? [];
   return (
-    <Message title="No timetable is possible">
-      <p>
-        {dead.length === 0
-          ? `These courses${hasBlocks ? ' and the hours you can’t' : ''} cannot all hold together. Set a course aside${hasBlocks ? ', or give some hours back' : ''}.`
-          : `${sayList(dead.map((one) => one.course))} cannot be taken even alone: every way to take ${dead.length === 1 ? 'it' : 'them'} is full, closed${hasBlocks ? ' or in hours you can’t' : ''}.`}
-      </p>
-      <div className="flex flex-wrap justify-center gap-2">
-        {canUndo && <Button onClick={onUndo}>Undo the last change</Button>}
-        {dead.slice(0, mostOffered).map((one) => (
-          <Button key={one.course} onClick={() => onSetAside(one.course)}>
-            Set {one.course} aside
+    <div className="m-auto max-w-3xl px-6 py-4 text-center">
+      <h2 className="text-16 font-heavy">No timetable is possible</h2>
+      {answer.clashes.length > 0 && (
+        <p className="mt-1 text-brick">
+          {countOf(answer.clashes.length, 'conflict')} between sections you keep; each is marked on the grid with its
+          minutes.
+        </p>
+      )}
+      {dead.length > 0 && (
+        <p className="mt-1">
+          {sayAll(dead.map((one) => one.course))} cannot be taken even alone: none of{' '}
+          {dead.length === 1 ? 'its' : 'their'} sections is left by your rules.
+        </p>
+      )}
+      {why.isError && <p className="mt-1 text-mute">{why.error.message}</p>}
+      {together.length > 0 && (
+        <p className="mt-1 text-mute">
+          {together.length === 1 ? 'This cannot be had: ' : 'These cannot live together: '}
+          {together.map((path, i) => (
+            <Fragment key={path}>
+              {i > 0 && (i === together.length - 1 ? ' and ' : ', ')}
+              <button
+                type="button"
+                onClick={() => onShowWish(path)}
+                className="font-strong text-ink underline decoration-dotted underline-offset-2 hover:text-plum"
+              >
+                {sayWish(path, ask, rules).name}
+              </button>
+            </Fragment>
+          ))}
+          .
+        </p>
+      )}
+      <div className="mt-2.5 flex flex-wrap justify-center gap-2">
+        {ways.slice(0, mostOffered).map((way) => (
+          <Button
+            key={way.wishes.join(' ')}
+            onClick={() =>
+              change((now) => way.wishes.reduceRight((lifted, path) => liftWish(lifted, path, rules), now))
+            }
+          >
+            {sayAll(way.wishes.map((path, i) => (i === 0 ? sayWish(path, ask, rules).lift : lower(sayWish(path, ask, rules).lift))))}
+            <span className="ml-1.5 font-text text-mute">{countOf(way.timetables, 'timetable')}</span>
           </Button>
         ))}
+        {canUndo && (
+          <Button look="quiet" onClick={onUndo}>
+            Undo the last change
+          </Button>
+        )}
       </div>
-    </Message>
+      {ways.length > mostOffered && (
+        <p className="mt-1 text-12 text-mute">and {ways.length - mostOffered} more ways</p>
+      )}
+      {why.data && ways.length === 0 && (
+        <p className="mt-2 text-12 text-mute">No single change and no two together help. Set a course aside.</p>
+      )}
+    </div>
   );
 }
 
-function sayList(items: string[]): string {
-  return new Intl.ListFormat('en', { style: 'long', type: 'conjunction' }).format(items);
+function lower(text: string): string {
+  return text.slice(0, 1).toLowerCase() + text.slice(1);
 }

@@ -1,46 +1,41 @@
-import { useMemo } from 'react';
-import type { Ask, Sketch, Term, TimeBlock } from '@/api/client';
-import type { Axis } from '@/grid/axis';
-import { classesOf } from '@/grid/classes';
-import { HourGrid } from '@/grid/HourGrid';
-import type { BlocksDraft } from '@/grid/useBlockDrag';
-import { countOf, sayCount } from '@/lib/count';
+import type { ReactNode } from 'react';
+import type { Ask, Sketch } from '@/api/client';
+import { countOf } from '@/lib/count';
+import { goneFrom, LetGo } from '@/sketch/ChangedSections';
+import { type Rule } from '@/sketch/rules';
+import type { Edits } from '@/sketch/useSketchEdits';
+import type { Walk } from '@/sketch/useWalk';
 import { Button } from '@/ui/Button';
 import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
-import { goneFrom, LetGo } from '@/sketch/ChangedSections';
-import { setRole } from '@/sketch/edits';
 import { Facts } from './Facts';
-import { NoHours } from './NoHours';
 import { NoneFound } from './NoneFound';
-import { Reel } from './Reel';
-import { placed, type Sections } from '@/sketch/useSections';
-import type { useSketchEdits } from '@/sketch/useSketchEdits';
-import type { Walk } from '@/sketch/useWalk';
+import { WhatMatters } from './WhatMatters';
 
 type Props = {
-  term: Term;
   sketch: Sketch;
   walk: Walk;
+  /** What the answer in view answers, drags and all. */
   ask: Ask;
-  sections: Sections;
-  axis: Axis;
-  blocks: readonly TimeBlock[];
+  rules: readonly Rule[];
+  edits: Edits;
   isDrafting: boolean;
-  edits: ReturnType<typeof useSketchEdits>;
-  onDraft: (draft: BlocksDraft | null) => void;
-  onBlocks: (blocks: readonly TimeBlock[]) => void;
-  onOpenBlock: (index: number) => void;
+  byHand: boolean;
+  onByHand: (byHand: boolean) => void;
   onFindCourse: () => void;
+  onShowWish: (path: string) => void;
+  onLookAlikes: () => void;
+  onSheet: () => void;
+  /** The timetable in view day by day, for those who hear it. */
+  told: string;
+  grid: ReactNode;
+  reel: ReactNode;
 };
 
 /** What is possible: the facts, the hour grid with the timetable in view, and the reel. */
 export function Possible(props: Props) {
-  const { term, sketch, walk, ask, sections, axis, blocks, isDrafting, edits } = props;
+  const { sketch, walk, ask, rules, edits, isDrafting, byHand, told, grid, reel } = props;
   const { answer, inView } = walk;
-  const inGrid = useMemo(() => placed(sections, inView?.sections ?? []), [sections, inView]);
-  const classes = useMemo(() => classesOf(inGrid), [inGrid]);
-  const musts = ask.wanted.filter((wanted) => wanted.role === 'must').map((wanted) => wanted.course);
 
   if (!answer)
     return walk.problem && goneFrom(sketch).length > 0 ? (
@@ -56,63 +51,67 @@ export function Possible(props: Props) {
       <Loading />
     );
 
-  const isNone = BigInt(answer.timetables) === 0n;
+  const isEmpty = !isInPlay(ask);
   return (
-    <main className="relative flex min-h-0 min-w-0 flex-1 flex-col overflow-y-auto">
+    <main className="relative flex min-h-0 min-w-0 flex-1 flex-col overflow-y-auto print:overflow-visible">
       {walk.problem && <NotAnswered problem={walk.problem} onRetry={walk.retry} />}
-      {musts.length > 0 ? (
-        <Facts answer={answer} inView={inView} onStep={walk.step} />
-      ) : (
+      {isEmpty ? (
         <h1 className="sr-only">Workbench</h1>
-      )}
-      <div className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2">
-        <HourGrid
-          axis={axis}
-          classes={classes}
-          weekCount={term.weeks}
-          blocks={blocks}
-          leaves={`leaves ${sayCount(answer.timetables)}`}
-          leavesNone={isNone}
-          onDraft={props.onDraft}
-          onBlocks={props.onBlocks}
-          onOpenBlock={props.onOpenBlock}
-        />
-        <NoHours sections={inGrid} />
-      </div>
-      {/* Under the grid, never in place of it: a drag that leaves none must not move the grid under the pointer. */}
-      {inView ? (
-        <Reel
-          ask={walk.ask}
+      ) : (
+        <Facts
           answer={answer}
           inView={inView}
-          sections={sections}
-          axis={axis}
-          weekCount={term.weeks}
+          listed={walk.listed}
+          alike={walk.alike}
           onGo={walk.go}
+          onLookAlikes={props.onLookAlikes}
+          byHand={byHand}
+          onByHand={props.onByHand}
         />
-      ) : (
-        <div className="flex h-[190px] shrink-0 overflow-auto border-t border-rule">
-          {musts.length === 0 ? (
-            <FirstThing hasWanted={ask.wanted.length > 0} onFindCourse={props.onFindCourse} />
-          ) : (
+      )}
+      {grid}
+      {/* Under the grid, never in place of it: a drag that leaves none must not move the grid under the pointer. */}
+      <div className="flex h-[190px] shrink-0 border-t border-rule bg-paper max-md:h-auto max-md:flex-col print:hidden">
+        {isEmpty ? (
+          <FirstThing hasWanted={ask.wanted.length > 0} onFindCourse={props.onFindCourse} />
+        ) : answer.timetables === '0' ? (
+          <div className="flex min-w-0 flex-1 overflow-auto">
             <NoneFound
+              ask={ask}
               answer={answer}
-              musts={musts}
-              hasBlocks={ask.timeBlocks.length > 0 || isDrafting}
+              rules={rules}
               canUndo={sketch.canUndo}
               onUndo={edits.undo}
-              onSetAside={(course) => edits.change((now) => setRole(now, course, 'setAside'))}
+              change={edits.change}
+              onShowWish={props.onShowWish}
             />
-          )}
-        </div>
-      )}
+          </div>
+        ) : (
+          <>
+            <div className="flex w-[236px] shrink-0 flex-col border-r border-rule px-3.5 py-2.5 max-md:h-[190px] max-md:w-auto max-md:border-r-0 max-md:border-b">
+              <WhatMatters weights={sketch.ask.weights} change={edits.change} />
+              <Button className="mt-1.5 self-start" onClick={props.onSheet}>
+                Lay all out
+              </Button>
+            </div>
+            <div className="flex min-w-0 flex-1 max-md:h-[190px] max-md:flex-none">{reel}</div>
+          </>
+        )}
+      </div>
       <p aria-live="polite" className="sr-only">
-        {musts.length === 0 || isDrafting
+        {isEmpty || isDrafting || walk.isBehind
           ? ''
           : `${countOf(answer.timetables, 'timetable')} in ${countOf(answer.weekShapes, 'week shape')}`}
       </p>
+      <p className="sr-only">
+        {told}
+      </p>
     </main>
   );
+}
+
+function isInPlay(ask: Ask): boolean {
+  return ask.wanted.some((wanted) => wanted.role !== 'setAside') || ask.eitherOr.length > 0;
 }
 
 function FirstThing({ hasWanted, onFindCourse }: { hasWanted: boolean; onFindCourse: () => void }) {
@@ -133,10 +132,13 @@ function FirstThing({ hasWanted, onFindCourse }: { hasWanted: boolean; onFindCou
 /** Laid over the facts of the answer before: nothing may move under a pointer that is dragging. */
 function NotAnswered({ problem, onRetry }: { problem: Error; onRetry: () => void }) {
   return (
-    <div role="alert" className="absolute inset-x-0 top-0 z-30 flex min-h-[62px] items-center gap-3 border-b border-brick bg-sheet px-4 py-2 text-12">
+    <div
+      role="alert"
+      className="absolute inset-x-0 top-0 z-30 flex min-h-[62px] items-center gap-3 border-b border-brick bg-sheet px-4 py-2 text-12"
+    >
       <p className="flex-1">
-        <span className="font-heavy text-brick">Not answered.</span> {problem.message} What you see is the answer
-        before.
+        <span className="font-heavy text-brick">Not answered.</span> {problem.message} What you see is the
+        answer before.
       </p>
       <Button onClick={onRetry}>Try again</Button>
     </div>

@@ -1,48 +1,47 @@
 import { useEffect, useRef } from 'react';
 import { takesText } from '@/lib/keys';
 
-export type Shortcuts = {
-  findCourse: () => void;
-  previous: () => void;
-  next: () => void;
-  previousShape: () => void;
-  nextShape: () => void;
-  first: () => void;
-  last: () => void;
-  undo: () => void;
-  redo: () => void;
-  showKeys: () => void;
+/** What can be done on the Workbench: by a key, from the palette, or both. */
+export type Action = {
+  name: string;
+  /** The key as the help shows it; none where it is only in the palette. */
+  keys?: string;
+  /** What the key event must say: `key`, with `ctrl+` and `shift+` before it where they must be held. */
+  on?: readonly string[];
+  run: () => void;
+  /** The key is typed where the action goes to. */
+  isTyped?: boolean;
+  /** Left out of the palette: walking and the like make no sense there. */
+  isKeyOnly?: boolean;
 };
 
-/** The keys of the Workbench, as the help shows them. */
-export const keyMap: readonly { keys: string; does: string }[] = [
-  { keys: '/', does: 'Find a course to add' },
-  { keys: '← →', does: 'Walk the timetables' },
-  { keys: 'Shift + ← →', does: 'Walk the week shapes' },
-  { keys: 'Home, End', does: 'First and last timetable' },
-  { keys: 'Ctrl + Z', does: 'Undo' },
-  { keys: 'Ctrl + Shift + Z', does: 'Redo' },
-  { keys: 'Esc', does: 'Drop what is being dragged' },
+/** Keys that work on one thing in focus, as the help shows them. */
+export const localKeys: readonly { keys: string; does: string }[] = [
+  { keys: '1, 2, 3 on a course', does: 'Must, If it fits, Set aside' },
+  { keys: 'W held on a course', does: 'Without this course for a moment' },
+  { keys: 'Alt + ↑ ↓ on a course', does: 'Move it up or down' },
+  { keys: 'Delete on a course or hours', does: 'Remove' },
   { keys: '← → ↑ ↓ on taken hours', does: 'Move them by 15 minutes, or to another day' },
   { keys: 'Shift + ← → on taken hours', does: 'Change when they end' },
-  { keys: 'Delete on taken hours', does: 'Remove them' },
-  { keys: 'Enter on taken hours', does: 'Type their hours, days and label' },
-  { keys: '?', does: 'Show these keys' },
+  { keys: 'Enter on taken hours or a class', does: 'All that can be done with it' },
+  { keys: 'Esc', does: 'Drop what is being dragged' },
 ];
 
 /** Listens on the whole page. Text fields, menus and dialogs keep their keys to themselves. */
-export function useShortcuts(shortcuts: Shortcuts): void {
-  const latest = useRef(shortcuts);
+export function useShortcuts(actions: readonly Action[]): void {
+  const latest = useRef(actions);
   useEffect(() => {
-    latest.current = shortcuts;
+    latest.current = actions;
   });
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || takesText(event.target) || inDialog(event.target)) return;
-      const action = actionOf(event);
+      if (event.defaultPrevented || event.altKey || inDialog(event.target)) return;
+      const pressed = nameOf(event);
+      if (takesText(event.target) && pressed !== 'ctrl+k') return;
+      const action = latest.current.find((one) => one.on?.includes(pressed));
       if (!action) return;
-      event.preventDefault();
-      latest.current[action]();
+      if (!action.isTyped || event.key.length > 1 || !/\d/.test(event.key)) event.preventDefault();
+      action.run();
     };
     window.addEventListener('keydown', down);
     return () => window.removeEventListener('keydown', down);
@@ -53,24 +52,10 @@ function inDialog(target: EventTarget | null): boolean {
   return target instanceof Element && target.closest('[role="dialog"]') !== null;
 }
 
-function actionOf(event: KeyboardEvent): keyof Shortcuts | null {
-  const command = event.ctrlKey || event.metaKey;
-  if (command && event.key.toLowerCase() === 'z') return event.shiftKey ? 'redo' : 'undo';
-  if (command || event.altKey) return null;
-  switch (event.key) {
-    case '/':
-      return 'findCourse';
-    case '?':
-      return 'showKeys';
-    case 'ArrowLeft':
-      return event.shiftKey ? 'previousShape' : 'previous';
-    case 'ArrowRight':
-      return event.shiftKey ? 'nextShape' : 'next';
-    case 'Home':
-      return 'first';
-    case 'End':
-      return 'last';
-    default:
-      return null;
-  }
+/** A key with what is held beside it; Shift only where it does not make another character. */
+function nameOf(event: KeyboardEvent): string {
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+  const ctrl = event.ctrlKey || event.metaKey ? 'ctrl+' : '';
+  const isLetterOrName = event.key.length > 1 || /[a-z]/i.test(event.key);
+  return `${ctrl}${event.shiftKey && isLetterOrName ? 'shift+' : ''}${key}`;
 }

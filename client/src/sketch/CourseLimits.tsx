@@ -1,9 +1,9 @@
 import type { Ask, Course } from '@/api/client';
 import { sayMode } from '@/lib/modes';
-import { type CourseLimits as Limits, limitCourse, wantedOf } from '@/sketch/edits';
-import { useCampusNames } from '@/sketch/useCampusNames';
+import { type CourseLimits as Limits, limitCourse, wantedOf } from './edits';
+import { useCampusNames } from './useCampusNames';
 import { Popover } from '@/ui/Popover';
-import { ValueList } from './ValueList';
+import { ValueList } from '@/ui/ValueList';
 
 type Props = { course: Course; ask: Ask; change: (edit: (ask: Ask) => Ask) => void };
 

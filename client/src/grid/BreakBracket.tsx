@@ -1,0 +1,46 @@
+import type { Break } from '@/api/client';
+import { minuteOf, sayLength } from '@/lib/time';
+import { along, type Axis, percent } from './axis';
+import type { Hours } from './blocks';
+
+type Props = { axis: Axis; wanted: Break; taken: readonly Hours[] };
+
+/** A break on one day: a gold bracket along the bottom, filled where the time is free. */
+export function BreakBracket({ axis, wanted, taken }: Props) {
+  const from = Math.max(axis.from, minuteOf(wanted.from));
+  const to = Math.min(axis.to, minuteOf(wanted.to));
+  if (to <= from) return null;
+  const place = (start: number, end: number) => ({
+    left: percent((along(axis, start) - along(axis, from)) / (along(axis, to) - along(axis, from))),
+    width: percent((along(axis, end) - along(axis, start)) / (along(axis, to) - along(axis, from))),
+  });
+  return (
+    <div
+      className="pointer-events-none absolute bottom-0 h-[7px] border border-t-0 border-gold"
+      style={{ left: percent(along(axis, from)), width: percent(along(axis, to) - along(axis, from)) }}
+      title={`Break of ${sayLength(wanted.minutes)}`}
+      aria-hidden="true"
+    >
+      {freeWithin({ start: from, end: to }, taken).map((free) => (
+        <div
+          key={free.start}
+          className={`absolute inset-y-0 ${free.end - free.start >= wanted.minutes ? 'bg-gold/60' : 'bg-gold/20'}`}
+          style={place(free.start, free.end)}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** What is left of some hours when others are taken out. */
+export function freeWithin(window: Hours, taken: readonly Hours[]): Hours[] {
+  const free: Hours[] = [];
+  let start = window.start;
+  for (const one of taken.toSorted((a, b) => a.start - b.start)) {
+    if (one.start > start) free.push({ start, end: Math.min(one.start, window.end) });
+    start = Math.max(start, one.end);
+    if (start >= window.end) break;
+  }
+  if (start < window.end) free.push({ start, end: window.end });
+  return free.filter((one) => one.end > one.start);
+}

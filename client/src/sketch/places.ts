@@ -1,0 +1,38 @@
+import type { Ask, Ranked } from '@/api/client';
+import { isTexts } from '@/lib/browserStore';
+
+/** Where one stood in an ask: its key, the place of the week shape, and the sections that were in view. */
+export type Place = { key: string; place: number; sections: string[] };
+
+export function isPlace(value: unknown): value is Place {
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    'key' in value &&
+    typeof value.key === 'string' &&
+    'place' in value &&
+    typeof value.place === 'number' &&
+    'sections' in value &&
+    isTexts(value.sections)
+  );
+}
+
+/** The place of the timetable that shares the most sections with what was in view, the best of those. */
+export function nearest(timetables: readonly Ranked[], held: readonly string[]): number {
+  const holds = new Set(held);
+  let [place, most] = [0, 0];
+  timetables.forEach((one, i) => {
+    const shared = one.sections.filter((number) => holds.has(number)).length;
+    if (shared > most) [place, most] = [i, shared];
+  });
+  return place;
+}
+
+/** Whether two asks want the same and weigh it otherwise. */
+export function differsInWeightsAlone(one: Ask, other: Ask): boolean {
+  const { weights } = one;
+  return (
+    JSON.stringify(weights) !== JSON.stringify(other.weights) &&
+    JSON.stringify(one) === JSON.stringify({ ...other, weights })
+  );
+}

@@ -1,0 +1,74 @@
+import { useQueries } from '@tanstack/react-query';
+import type { Sketch } from '@/api/client';
+import { answerQuery, shapesQuery } from '@/api/queries';
+import { sayCount } from '@/lib/count';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { factsOf } from './facts';
+
+type Props = {
+  sketches: readonly Sketch[];
+  current: string;
+  onOpen: (id: string) => void;
+  onClose: () => void;
+};
+
+/** All sketches of the term side by side: how much each leaves possible, and its best timetable. */
+export function CompareSketches({ sketches, current, onOpen, onClose }: Props) {
+  const answers = useQueries({
+    queries: sketches.map((sketch) => answerQuery(sketch.ask)),
+  });
+  const bests = useQueries({ queries: sketches.map((sketch) => shapesQuery(sketch.ask, 0)) });
+  return (
+    <Dialog open onOpenChange={onClose} title="Sketches of this term" wide>
+      <div className="overflow-x-auto">
+        <table className="w-full text-12">
+          <thead className="text-left text-mute">
+            <tr>
+              <th className="py-1 pr-3 font-text">Sketch</th>
+              <th className="py-1 pr-3 text-right font-text">Timetables</th>
+              <th className="py-1 pr-3 text-right font-text">Week shapes</th>
+              <th className="py-1 pr-3 font-text">Its best</th>
+              <th className="py-1">
+                <span className="sr-only">Open</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {sketches.map((sketch, i) => {
+              const answer = answers[i]?.data?.answer;
+              const best = bests[i]?.data?.[0];
+              return (
+                <tr key={sketch.id} className="border-t border-hair align-top">
+                  <th scope="row" className="py-1.5 pr-3 text-left font-heavy">
+                    {sketch.name}
+                  </th>
+                  <td className="py-1.5 pr-3 text-right tabular-nums">
+                    {answer ? sayCount(answer.timetables) : (answers[i]?.error?.message ?? '…')}
+                  </td>
+                  <td className="py-1.5 pr-3 text-right tabular-nums">{answer ? sayCount(answer.weekShapes) : ''}</td>
+                  <td className="py-1.5 pr-3">
+                    {best
+                      ? factsOf(best)
+                          .map((fact) => `${fact.value} ${fact.name}`)
+                          .join(', ')
+                      : answer?.timetables === '0'
+                        ? 'none is possible'
+                        : ''}
+                  </td>
+                  <td className="py-1 text-right">
+                    {sketch.id === current ? (
+                      <span className="text-mute">open</span>
+                    ) : (
+                      <Button onClick={() => onOpen(sketch.id)}>Open</Button>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+    </Dialog>
+  );
+}

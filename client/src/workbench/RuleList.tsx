@@ -1,0 +1,110 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { Break, Sketch, TimeBlock } from '@/api/client';
+import { termsQuery } from '@/api/queries';
+import { replaceBlock } from '@/sketch/edits';
+import {
+  removeRule,
+  type Rule,
+  rulesOf,
+  switchRule,
+} from '@/sketch/rules';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import type { Edits } from '@/sketch/useSketchEdits';
+import { Menu, MenuItem } from '@/ui/Menu';
+import { addableRules } from './addableRules';
+import { BreakForm } from './BreakForm';
+import { Heading } from './Heading';
+import { LimitEditor } from './LimitEditor';
+import { RuleLine } from './RuleLine';
+import { TravelTimes } from './TravelTimes';
+import { TypeHours } from './TypeHours';
+
+type Props = {
+  sketch: Sketch;
+  edits: Edits;
+  /** What each rule costs, by its path; null until it is known. */
+  costs: Readonly<Record<string, string>> | null;
+  onOpenBlock: (block: TimeBlock | 'new') => void;
+};
+
+/** Every rule of the sketch as a line with its cost, and what adds one. */
+export function RuleList({ sketch, edits, costs, onOpenBlock }: Props) {
+  const { ask } = sketch;
+  const { change } = edits;
+  const campusName = useCampusNames();
+  const terms = useQuery(termsQuery);
+  const campuses = terms.data?.campuses ?? [];
+  const groups = useMemo(() => rulesOf(ask, campusName), [ask, campusName]);
+  const [openBreak, setOpenBreak] = useState<Break | 'new' | null>(null);
+  const has = (kind: string) => Object.values(groups).some((rules) => rules.some((rule) => rule.what.kind === kind));
+
+  const line = (rule: Rule) => {
+    const { what } = rule;
+    const isFixed = what.kind === 'travel' || what.kind === 'onePerDay' || what.kind === 'seats';
+    const isListed = what.kind === 'block' || what.kind === 'break';
+    return (
+      <RuleLine
+        key={rule.key}
+        rule={rule}
+        cost={(rule.path !== null && costs?.[rule.path]) || null}
+        onSwitch={() => change((now) => switchRule(now, rule))}
+        onRemove={isFixed ? null : () => change((now) => removeRule(now, rule))}
+        onOpen={
+          rule.path === null
+            ? null
+            : what.kind === 'block'
+              ? () => onOpenBlock(what.block)
+              : what.kind === 'break'
+                ? () => setOpenBreak(what.wanted)
+                : null
+        }
+        editor={
+          isListed || rule.path === null || what.kind === 'onePerDay'
+            ? null
+            : () =>
+                what.kind === 'travel' ? (
+                  <TravelTimes travel={terms.data?.travel ?? []} campusName={campusName} />
+                ) : (
+                  <LimitEditor kind={what.kind} ask={ask} campuses={campuses} change={change} />
+                )
+        }
+      />
+    );
+  };
+
+  return (
+    <>
+      <Heading name="Hours" aside={costs ? 'lifting it adds' : ''} />
+      <ul aria-label="Hours and breaks">{groups.hours.map(line)}</ul>
+      <TypeHours onAdd={(block) => change((now) => replaceBlock(now, null, block))} />
+      <Heading name="Days, campus and seats" aside="" />
+      <ul aria-label="Other rules">{[...groups.days, ...groups.places].map(line)}</ul>
+      <Menu
+        align="start"
+        trigger={
+          <button type="button" className="self-start py-2 font-strong text-plum hover:underline">
+            + Add a rule
+          </button>
+        }
+      >
+        <MenuItem onSelect={() => onOpenBlock('new')}>Hours you can’t, or rather not</MenuItem>
+        <MenuItem onSelect={() => setOpenBreak('new')}>A break</MenuItem>
+        {addableRules
+          .filter(({ kind }) => !has(kind))
+          .map(({ kind, label, start }) => (
+            <MenuItem key={kind} onSelect={() => change((now) => start(now, campuses[0]?.id ?? ''))}>
+              {label}
+            </MenuItem>
+          ))}
+      </Menu>
+      {openBreak !== null && (
+        <BreakForm
+          wanted={openBreak === 'new' ? null : openBreak}
+          change={change}
+          onClose={() => setOpenBreak(null)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,214 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { ChevronDown } from 'lucide-react';
+import { useState } from 'react';
+import { call, http, type Sketch } from '@/api/client';
+import { sketchesQuery, sketchKey } from '@/api/queries';
+import type { Edits } from '@/sketch/useSketchEdits';
+import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { CompareSketches } from './CompareSketches';
+
+type Props = { sketch: Sketch; edits: Edits };
+
+/** The name of the sketch, and what one does with sketches: another, a copy, rename, order, delete, compare. */
+export function SketchMenu({ sketch, edits }: Props) {
+  const client = useQueryClient();
+  const { term } = sketch;
+  const list = useQuery(sketchesQuery(term));
+  const sketches = list.data?.sketches ?? [];
+  const deleted = list.data?.deleted ?? [];
+  const [asking, setAsking] = useState<'rename' | 'new' | 'compare' | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const open = (next: Sketch) => {
+    client.setQueryData(sketchKey(term), next);
+    void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
+  };
+  const trying = (doing: Promise<void>) =>
+    void doing.then(
+      () => setProblem(null),
+      (error: unknown) => setProblem(error instanceof Error ? error.message : 'That did not work.'),
+    );
+  const choose = async (id: string) =>
+    open(await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id } } })));
+  const make = async (name: string, ask: Sketch['ask']) =>
+    open(
+      await call(http.POST('/api/terms/{term}/sketches', { params: { path: { term } }, body: { name, ask } })),
+    );
+  const remove = async () => {
+    const path = { id: sketch.id };
+    const gone = await http.DELETE('/api/sketches/{id}', { params: { path } });
+    if (!gone.response.ok) throw new Error('The sketch could not be deleted.');
+    const deleted: Deleted = { id: sketch.id, name: sketch.name };
+    client.setQueryData(deletedKey(term), deleted);
+    open(await call(http.POST('/api/terms/{term}/sketch', { params: { path: { term } } })));
+  };
+  const order = async (by: 1 | -1) => {
+    const ids = sketches.map((one) => one.id);
+    const from = ids.indexOf(sketch.id);
+    const to = from + by;
+    if (to < 0 || to >= ids.length) return;
+    const body = { ids: ids.toSpliced(from, 1).toSpliced(to, 0, sketch.id) };
+    const params = { path: { term } };
+    const ordered = await call(http.PUT('/api/terms/{term}/sketches/order', { params, body }));
+    client.setQueryData(sketchesQuery(term).queryKey, ordered);
+  };
+
+  const place = sketches.findIndex((one) => one.id === sketch.id);
+  return (
+    <>
+      <Menu
+        align="start"
+        trigger={
+          <button
+            type="button"
+            aria-label={`Sketch: ${sketch.name}. Change`}
+            className="flex min-w-0 items-center gap-1 text-left text-16 font-heavy hover:text-plum"
+          >
+            <span className="truncate">{sketch.name}</span>
+            <ChevronDown size={14} className="shrink-0" aria-hidden="true" />
+          </button>
+        }
+      >
+        <MenuChoice
+          value={sketch.id}
+          choices={sketches.map((one) => ({ value: one.id, label: one.id === sketch.id ? sketch.name : one.name }))}
+          onChoose={(id) => trying(choose(id))}
+        />
+        <MenuLine />
+        <MenuItem onSelect={() => setAsking('new')}>New sketch…</MenuItem>
+        <MenuItem onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask))}>Copy this sketch</MenuItem>
+        <MenuItem onSelect={() => setAsking('rename')}>Rename…</MenuItem>
+        {sketches.length > 1 && (
+          <>
+            <MenuItem onSelect={() => setAsking('compare')}>Compare sketches…</MenuItem>
+            {place > 0 && <MenuItem onSelect={() => trying(order(-1))}>Move up in the list</MenuItem>}
+            {place < sketches.length - 1 && (
+              <MenuItem onSelect={() => trying(order(1))}>Move down in the list</MenuItem>
+            )}
+          </>
+        )}
+        <MenuItem onSelect={() => trying(remove())}>Delete this sketch</MenuItem>
+        {deleted.length > 0 && <MenuLine />}
+        {deleted.slice(0, 5).map((one) => (
+          <MenuItem key={one.id} onSelect={() => trying(choose(one.id))}>
+            Bring back “{one.name}”
+          </MenuItem>
+        ))}
+      </Menu>
+      {sketches.length > 1 && (
+        <span className="shrink-0 text-12 whitespace-nowrap text-mute">
+          sketch {place + 1} of {sketches.length}
+        </span>
+      )}
+      {problem !== null && (
+        <span role="alert" className="text-12 text-brick">
+          {problem}
+        </span>
+      )}
+      {(asking === 'rename' || asking === 'new') && (
+        <NameForm
+          title={asking === 'new' ? 'New sketch' : 'Rename the sketch'}
+          name={asking === 'new' ? '' : sketch.name}
+          onName={(name) => {
+            if (asking === 'rename') edits.rename(name);
+            else trying(make(name, emptyAsk(sketch.ask)));
+          }}
+          onClose={() => setAsking(null)}
+        />
+      )}
+      {asking === 'compare' && (
+        <CompareSketches
+          sketches={sketches}
+          current={sketch.id}
+          onOpen={(id) => {
+            trying(choose(id));
+            setAsking(null);
+          }}
+          onClose={() => setAsking(null)}
+        />
+      )}
+    </>
+  );
+}
+
+type Deleted = { id: string; name: string };
+
+const deletedKey = (term: string) => ['deleted-sketch', term];
+
+/** Says that a sketch was deleted, and gives it back. */
+export function DeletedSketch({ term }: { term: string }) {
+  const client = useQueryClient();
+  const { data } = useQuery<Deleted | null>({ queryKey: deletedKey(term), queryFn: () => null, staleTime: Infinity });
+  if (!data) return null;
+  const forget = () => client.setQueryData(deletedKey(term), null);
+  const back = async () => {
+    const sketch = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: data.id } } }));
+    client.setQueryData(sketchKey(term), sketch);
+    void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
+    forget();
+  };
+  return (
+    <div role="status" className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12">
+      <span className="min-w-0 flex-1 break-words">“{data.name}” is deleted.</span>
+      <Button onClick={() => void back()}>Undo</Button>
+      <Button look="quiet" onClick={forget}>
+        Dismiss
+      </Button>
+    </div>
+  );
+}
+
+/** A sketch of the same term that asks nothing yet but keeps what matters and what is registered. */
+function emptyAsk(ask: Sketch['ask']): Sketch['ask'] {
+  return {
+    ...ask,
+    wanted: [],
+    eitherOr: [],
+    credits: { min: null, max: null },
+    timeBlocks: [],
+    breaks: [],
+    dayLimits: ask.off.dayLimits,
+    campus: { allowed: [], preferred: null, respectTravel: true, onePerDay: false },
+    modes: [],
+  };
+}
+
+type NameProps = { title: string; name: string; onName: (name: string) => void; onClose: () => void };
+
+function NameForm({ title, name, onName, onClose }: NameProps) {
+  const [typed, setTyped] = useState(name);
+  return (
+    <Dialog open onOpenChange={onClose} title={title}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (typed.trim() === '') return;
+          onName(typed.trim());
+          onClose();
+        }}
+      >
+        <label className="flex flex-col gap-1 text-12 text-mute">
+          Name
+          <input
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+            maxLength={80}
+            placeholder="With the evening job"
+            className="rounded-[4px] border border-rule bg-paper px-2 py-1.5 text-14 text-ink"
+          />
+        </label>
+        <div className="flex gap-2">
+          <Button look="main" type="submit" disabled={typed.trim() === ''}>
+            Save
+          </Button>
+          <Button look="quiet" onClick={onClose}>
+            Cancel
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

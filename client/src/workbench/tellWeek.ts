@@ -1,0 +1,21 @@
+import type { Axis } from '@/grid/axis';
+import { type GridClass, meetsAllTerm, sayComponent } from '@/grid/classes';
+import { fullDay } from '@/lib/days';
+import { sayHours } from '@/lib/time';
+import { sayWeeks } from '@/lib/weeks';
+
+/** A timetable day by day, as one would read it out. */
+export function tellWeek(axis: Axis, classes: readonly GridClass[], weekCount: number): string {
+  return axis.days
+    .map((day) => {
+      const ofDay = classes.filter((one) => one.day === day).sort((a, b) => a.start - b.start);
+      const said = ofDay.map((one) => {
+        const weeks = meetsAllTerm(one.weeks, weekCount)
+          ? ''
+          : `, ${sayWeeks(one.weeks, { one: 'week', many: 'weeks' })}`;
+        return `${sayHours(one.start, one.end)} ${one.course.id} ${sayComponent(one.section)}${weeks}`;
+      });
+      return `${fullDay(day)}: ${said.length === 0 ? 'no class' : said.join('; ')}.`;
+    })
+    .join(' ');
+}

@@ -1,0 +1,65 @@
+import { useMemo } from 'react';
+import type { Ask, Term } from '@/api/client';
+import { axisFor } from '@/grid/axis';
+import { hoursOfBlock } from '@/grid/blocks';
+import { classesOf, type GridClass } from '@/grid/classes';
+import { daysOf, isDay } from '@/lib/days';
+import { placed, type Sections } from '@/sketch/useSections';
+import type { Walk } from '@/sketch/useWalk';
+import { openPlaces, otherPlaces, placesOf } from './outlines';
+import { usePlaces } from './usePlaces';
+import { noClassOn } from './termDates';
+
+type Options = {
+  term: Term;
+  ask: Ask;
+  walk: Walk;
+  sections: Sections;
+  week: number | null;
+  byHand: boolean;
+  openCourse: string | null;
+  pointed: GridClass | null;
+  pointedSection: string | null;
+  standings: Readonly<Record<string, string>> | null;
+  keep: (course: string, number: string) => void;
+};
+
+/** What the grid shows: the classes in view, and where others could be. */
+export function useDeskView(options: Options) {
+  const { term, ask, walk, sections, week, byHand, openCourse, pointed, pointedSection, standings, keep } = options;
+  const { inView, answer } = walk;
+  const places = usePlaces(ask, pointed);
+  const keptNumbers = useMemo(() => ask.wanted.flatMap((wanted) => wanted.keep), [ask.wanted]);
+  // Without a timetable what is kept still has a place, so that a conflict can be seen and resolved.
+  const numbers = byHand || !inView ? keptNumbers : inView.sections;
+  const inGrid = useMemo(() => placed(sections, numbers), [sections, numbers]);
+  const classes = useMemo(() => {
+    const all = classesOf(inGrid);
+    if (week === null) return all;
+    return all
+      .filter((one) => one.weeks.includes(week) && noClassOn(term, week, one.day) === null)
+      .map((one) => ({ ...one, weeks: Array.from({ length: term.weeks }, (_, i) => i + 1) }));
+  }, [inGrid, week, term]);
+
+  const axis = useMemo(() => {
+    const all = classesOf([...sections.byNumber.values()]);
+    const blocks = ask.timeBlocks.flatMap((block) =>
+      daysOf(block.days).map((day) => ({ day, ...hoursOfBlock(block) })),
+    );
+    return axisFor([...all, ...blocks]);
+  }, [sections, ask.timeBlocks]);
+
+  const outlines = useMemo(() => {
+    const section = pointedSection === null ? undefined : sections.byNumber.get(pointedSection);
+    if (section) return placesOf(section, standings);
+    // Building by hand, the places of the open course stay under the pointer, whatever it crosses.
+    const open = byHand
+      ? openPlaces(ask, [...sections.byNumber.values()], openCourse, standings, keep)
+      : [];
+    return open.length > 0 || !pointed ? open : otherPlaces(pointed, places);
+  }, [pointed, places, pointedSection, sections, standings, byHand, ask, openCourse, keep]);
+
+  const clashes = answer?.clashes.filter((clash) => isDay(clash.day)) ?? [];
+  const kept = useMemo(() => new Set(keptNumbers), [keptNumbers]);
+  return { axis, classes, inGrid, kept, outlines, clashes };
+}
