@@ -1,6 +1,5 @@
 using System.Diagnostics;
 using HourGrid.Bench.Ladder;
-using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Data;
@@ -17,8 +16,8 @@ namespace HourGrid.Bench.University;
 /// <param name="AgainMs">The same file once more, over itself.</param>
 /// <param name="PeakMegabytes">The most memory of this process, its imports included.</param>
 /// <param name="ReadMs">Reading it out of the database and making its index.</param>
-/// <param name="FirstSuggestionsMs">The suggestions for what is typed first, median of different words.</param>
-/// <param name="SearchMs">A narrowed search with its page and what it hides, median of many different ones.</param>
+/// <param name="FirstSuggestionsMs">The suggestions for what is typed first, at the server, median of different words.</param>
+/// <param name="SearchMs">A narrowed search with its page and what it hides, at the server, median of different ones.</param>
 /// <param name="SlowestSearchMs">The slowest of them.</param>
 internal sealed record CatalogueReport(
     int Courses,
@@ -43,7 +42,6 @@ internal static class CatalogueBench
 {
     private const int Searches = 400;
     private const int PageSize = 50;
-    private const int SuggestionsShown = 8;
 
     public static CatalogueReport Measure()
     {
@@ -71,10 +69,12 @@ internal static class CatalogueBench
             kept = (await CatalogueReading.ReadAsync(database))!;
         var index = new CourseIndex(kept.Catalogue.SnapshotOf(kept.Catalogue.Terms[0].Id)!);
         var read = Stopwatch.GetElapsedTime(start).TotalMilliseconds;
-        var suggestions = Times(dice =>
-            _ = index.Find(LargeUniversity.Word(dice)[..2]).Take(SuggestionsShown).ToArray()
+        using var server = new MeasuredServer(Path.GetDirectoryName(path)!);
+        var term = $"/api/terms/{CourseMaker.Term.Id}";
+        var suggestions = Times(dice => server.Get($"{term}/courses?query={LargeUniversity.Word(dice)[..2]}"));
+        var searches = Times(dice =>
+            server.Get($"{term}/search?first=0&count={PageSize}&{Search(index.Facets, dice)}")
         );
-        var searches = Times(dice => Search(index, dice));
         return new(
             kept.Catalogue.Courses.Count,
             kept.Catalogue.Courses.Sum(course => course.Sections.Count),
@@ -121,24 +121,23 @@ internal static class CatalogueBench
         return times;
     }
 
-    private static void Search(CourseIndex index, Dice dice)
+    /// <summary>Words and a narrowing, as they stand in an address.</summary>
+    private static string Search(Facets facets, Dice dice)
     {
-        var facets = index.Facets;
-        var found = CourseSearch.Of(
-            index,
-            dice.Percent(50) ? LargeUniversity.Word(dice)[..(2 + dice.Below(3))] : "",
-            new()
-            {
-                Subjects = dice.Percent(20) ? [dice.Pick([.. facets.Subjects])] : [],
-                Attributes = dice.Percent(20) ? [dice.Pick([.. facets.Attributes])] : [],
-                Campuses = dice.Percent(50) ? [dice.Pick(CourseMaker.Campuses)] : [],
-                Days = dice.Percent(40) ? WeekdaySet.Of(Weekday.Tuesday, Weekday.Thursday, Weekday.Friday) : null,
-                Hours = dice.Percent(50) ? new(new((8 + dice.Below(4)) * 60), new((15 + dice.Below(5)) * 60)) : null,
-                Seats = dice.Pick([SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open]),
-                Modes = dice.Percent(30) ? [DeliveryMode.InPerson] : [],
-            }
-        );
-        foreach (var course in found.Courses.Take(PageSize))
-            WeekStamp.Of(course.Offered.SectionsHeld, index.Frame);
+        List<string> sides = [$"seats={dice.Pick(["any", "waitlist", "open"])}"];
+        Maybe(50, () => $"query={LargeUniversity.Word(dice)[..(2 + dice.Below(3))]}");
+        Maybe(20, () => $"subject={dice.Pick([.. facets.Subjects])}");
+        Maybe(20, () => $"attribute={Uri.EscapeDataString(dice.Pick([.. facets.Attributes]))}");
+        Maybe(50, () => $"campus={dice.Pick(CourseMaker.Campuses)}");
+        Maybe(40, () => "day=tue&day=thu&day=fri");
+        Maybe(50, () => $"hours={8 + dice.Below(4):00}:00-{15 + dice.Below(5)}:00");
+        Maybe(30, () => "mode=inPerson");
+        return string.Join('&', sides);
+
+        void Maybe(int percent, Func<string> side)
+        {
+            if (dice.Percent(percent))
+                sides.Add(side());
+        }
     }
 }

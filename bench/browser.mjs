@@ -1,0 +1,121 @@
+// How long a student waits, measured in the browser: from a move of the pointer to its answer on the screen.
+// Figures are of this machine and this moment; the peer in the same run is an empty frame.
+import { chromium } from 'playwright-core';
+
+const [address, executablePath] = process.argv.slice(2);
+const courses = ['MAR 105', 'ACO 120', 'WRT 101', 'TID 210', 'CAR 305', 'LOG 118', 'ROB 101'];
+const moves = 100;
+const steps = 120;
+
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: address });
+await page.goto('/');
+await page.getByRole('heading', { name: 'Start with a course you need' }).waitFor();
+await page.keyboard.press('/');
+for (const course of courses) {
+  await page.keyboard.type(course);
+  await page.keyboard.press('Enter');
+  await page.locator(`[data-course="${course}"]`).waitFor();
+}
+await page.keyboard.press('Escape');
+await page.locator('[aria-busy="false"][aria-label="What I ask"]').waitFor();
+console.log(`${courses.length} wanted courses: ${await page.getByRole('heading', { level: 1 }).innerText()}`);
+
+// Times from a pointer move to the frame after the grid, and after the costs and standings, are no longer behind.
+await page.evaluate(() => {
+  const grid = document.querySelector('[aria-label="Hour grid"]');
+  const asked = document.querySelector('[aria-label="What I ask"]');
+  const painted = (then) => requestAnimationFrame(() => setTimeout(() => then(performance.now())));
+  const wait = (element, since) =>
+    new Promise((resolve) => {
+      let wasBusy = false;
+      const look = () => {
+        const isBusy = element.getAttribute('aria-busy') === 'true';
+        wasBusy ||= isBusy;
+        if (!wasBusy || isBusy) return false;
+        painted((now) => resolve(now - since));
+        return true;
+      };
+      const observer = new MutationObserver(() => look() && observer.disconnect());
+      observer.observe(element, { attributes: true, attributeFilter: ['aria-busy'] });
+    });
+  window.hourGridMoved = null;
+  grid.addEventListener(
+    'pointermove',
+    (event) => {
+      const since = event.timeStamp;
+      window.hourGridMoved = Promise.all([wait(grid, since), wait(asked, since)]);
+    },
+    { capture: true },
+  );
+});
+
+const band = await page.getByRole('group', { name: 'Friday' }).boundingBox();
+const at = (part) => ({ x: band.x + part * band.width, y: band.y + band.height - 6 });
+const hoursShown = await page.locator('[data-hour]').count();
+const quarter = 1 / ((hoursShown - 1) * 4);
+const start = at(quarter * 2);
+await page.mouse.move(start.x, start.y);
+await page.mouse.down();
+const counts = [];
+const full = [];
+for (let move = 0; move < moves; move++) {
+  // Back and forth over the afternoon, every step another block and so another ask.
+  const to = at(quarter * (4 + (move % 34)) + (Math.floor(move / 34) % 2) * 0.0001);
+  await page.mouse.move(to.x, to.y + (move % 2));
+  const took = await page.evaluate(async () => {
+    const moved = window.hourGridMoved;
+    return moved === null ? null : await Promise.race([moved, new Promise((give) => setTimeout(() => give(null), 600))]);
+  });
+  if (took === null) continue;
+  counts.push(took[0]);
+  full.push(took[1]);
+}
+await page.keyboard.press('Escape');
+await page.mouse.up();
+say('from pointer move to the new count painted', counts);
+say('to costs and standings painted', full);
+
+// Walking: the time between frames while an arrow is held, beside frames in which nothing happens.
+const idle = await frames(page, async () => page.waitForFunction(() => window.hourGridFrames.length > 60));
+const walking = await frames(page, async () => {
+  for (let step = 0; step < steps; step++) await page.keyboard.press('ArrowRight');
+});
+say('between frames, nothing happening', idle);
+say(`between frames, walking ${steps} week shapes`, walking);
+const shift = await page.evaluate(
+  () =>
+    new Promise((resolve) => {
+      new PerformanceObserver((list) =>
+        resolve(list.getEntries().reduce((sum, entry) => sum + (entry.hadRecentInput ? 0 : entry.value), 0)),
+      ).observe({ type: 'layout-shift', buffered: true });
+      setTimeout(() => resolve(0), 500);
+    }),
+);
+console.log(`layout shift without input: ${shift.toFixed(4)}`);
+await browser.close();
+
+async function frames(page, during) {
+  await page.evaluate(() => {
+    window.hourGridFrames = [];
+    let before = performance.now();
+    const tick = (now) => {
+      window.hourGridFrames.push(now - before);
+      before = now;
+      if (!window.hourGridDone) requestAnimationFrame(tick);
+    };
+    window.hourGridDone = false;
+    requestAnimationFrame(tick);
+  });
+  await during();
+  return page.evaluate(() => {
+    window.hourGridDone = true;
+    return window.hourGridFrames.slice(1);
+  });
+}
+
+function say(what, times) {
+  const sorted = times.toSorted((a, b) => a - b);
+  const at = (part) => sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))]?.toFixed(1);
+  console.log(`${what}: median ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, longest ${at(1)} ms (${times.length})`);
+}
