@@ -23,9 +23,9 @@ export class Desk {
     return this.page.getByRole('heading', { level: 1 });
   }
 
-  /** Can't blocks on the grid; a block of several days stands on each. */
+  /** Blocks on the grid; a block of several days stands on each. */
   get blocks(): Locator {
-    return this.grid.getByRole('button', { name: /^Can’t/ });
+    return this.grid.getByRole('button', { name: /^(Can’t|Rather not),/ });
   }
 
   get classes(): Locator {
@@ -42,6 +42,12 @@ export class Desk {
     }
     await this.page.keyboard.press('Escape');
     await this.saved();
+    await this.answered();
+  }
+
+  /** Waits until what is shown answers what is asked. */
+  async answered(): Promise<void> {
+    await expect(this.grid).toHaveAttribute('aria-busy', 'false');
   }
 
   async saved(): Promise<void> {
@@ -56,10 +62,100 @@ export class Desk {
     return Number(found[1]!.replaceAll(',', ''));
   }
 
-  /** The number of the timetable in view, from 1. */
-  async number(): Promise<number> {
+  /** How many week shapes the heading says there are. */
+  async shapes(): Promise<number> {
     const text = (await this.title.textContent()) ?? '';
-    return Number(/N° ([\d,]+)/.exec(text)?.[1]?.replaceAll(',', '') ?? Number.NaN);
+    return Number(/([\d,]+) week shapes?/.exec(text)![1]!.replaceAll(',', ''));
+  }
+
+  /** The number of the week shape in view, from 1. */
+  async number(): Promise<number> {
+    return Number((await this.jump.inputValue()).replaceAll(',', ''));
+  }
+
+  /** The number in the heading, to be typed over. */
+  get jump(): Locator {
+    return this.title.getByRole('textbox');
+  }
+
+  /** Hours and breaks as lines, each with its cost. */
+  get rules(): Locator {
+    return this.page.getByRole('list', { name: 'Hours and breaks' });
+  }
+
+  get otherRules(): Locator {
+    return this.page.getByRole('list', { name: 'Other rules' });
+  }
+
+  /** A rule by its text. */
+  line(text: string): Locator {
+    return this.page
+      .locator('li[data-rule]')
+      .filter({ has: this.page.getByRole('button', { name: text, exact: true }) });
+  }
+
+  async addRule(name: string): Promise<void> {
+    await this.page.getByRole('button', { name: '+ Add a rule' }).click();
+    await this.page.getByRole('menuitem', { name, exact: true }).click();
+  }
+
+  /** The row of a wanted course. */
+  row(course: string): Locator {
+    return this.wanted.locator(`[data-course="${course}"]`);
+  }
+
+  /** The button that opens a wanted course. */
+  course(course: string): Locator {
+    return this.row(course).getByRole('button', { name: new RegExp(`^${course} [A-Z]`) });
+  }
+
+  /** The wanted courses in their order. */
+  async order(): Promise<string[]> {
+    return this.wanted
+      .locator('[data-course]')
+      .evaluateAll((rows) => rows.map((row) => row.getAttribute('data-course')!));
+  }
+
+  /** Opens a course, keeps the section with a label, and closes it again. */
+  async keepOnly(course: string, label: string): Promise<void> {
+    await this.course(course).click();
+    await this.page
+      .getByRole('list', { name: `Sections of ${course}` })
+      .getByRole('button', { name: new RegExp(`^Keep \\w+ ${label}$`) })
+      .click();
+    await this.course(course).click();
+    await this.saved();
+  }
+
+  get outlines(): Locator {
+    return this.grid.getByRole('list', { name: 'Other places' }).getByRole('listitem');
+  }
+
+  /** A fact of the timetable in view, by its name. */
+  async fact(name: string): Promise<string> {
+    const term = this.page.locator('header dt').filter({ hasText: name });
+    return (await term.locator('xpath=following-sibling::dd').textContent()) ?? '';
+  }
+
+  get sketchName(): Locator {
+    return this.page.getByRole('button', { name: /^Sketch: / });
+  }
+
+  async sketchMenu(item: string): Promise<void> {
+    await this.sketchName.click();
+    await this.page.getByRole('menuitem', { name: item }).click();
+  }
+
+  /** Opens the form of new hours. */
+  async takeHoursOut(): Promise<Locator> {
+    await this.page.getByRole('button', { name: '+ Add a rule' }).click();
+    await this.page.getByRole('menuitem', { name: /^Hours you can’t/ }).click();
+    return this.page.getByRole('dialog', { name: 'Take hours out' });
+  }
+
+  /** A class by its course and component, to be pointed at or pressed. */
+  class(course: string, component: string): Locator {
+    return this.grid.getByRole('button', { name: new RegExp(`^${course} ${component} `) }).first();
   }
 
   /** The registration numbers in view, as drawn. */

@@ -9,8 +9,8 @@ test('Workbench, many timetables', async ({ page }) => {
   await desk.add('MAR 105', 'ACO 120', 'WRT 101', 'GLZ 233', 'GLZ 234', 'ROB 101');
   await desk.drag('Tuesday', 18, 20);
   await page.mouse.move(800, 560);
-  for (let step = 0; step < 2; step++) await page.keyboard.press('Shift+ArrowRight');
-  await expect(page.getByRole('button', { name: /^Week shape 5,/ })).toBeVisible();
+  for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^N° 5,/ })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/workbench.png` });
 });
@@ -23,6 +23,35 @@ test('Workbench, few timetables', async ({ page }) => {
   await page.mouse.move(800, 560);
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/workbench-few.png` });
+});
+
+test('Workbench, the other places of a class', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220', 'CAR 305');
+  await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('fri 14-18 rather not');
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('thu 17-20 boatyard shift');
+  await page.keyboard.press('Enter');
+  await desk.addRule('A break');
+  await page.getByRole('button', { name: 'Add the break' }).click();
+  await desk.class('TID 210', 'Lecture').focus();
+  await page.keyboard.press('k');
+  await desk.saved();
+  await desk.class('TID 210', 'Lab').focus();
+  await expect(desk.outlines.first()).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/workbench-places.png` });
+});
+
+test('Workbench, all laid out', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220', 'WRT 101');
+  await page.keyboard.press('a');
+  const sheet = page.getByRole('dialog', { name: 'All week shapes' });
+  await sheet.getByRole('button', { name: 'Friday' }).click();
+  await expect(sheet.getByRole('status')).toContainText('of');
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/workbench-all.png` });
 });
 
 test('Workbench, taking hours out', async ({ page }) => {
@@ -58,7 +87,7 @@ test('Workbench on a phone', async ({ page }) => {
   const desk = await Desk.open(page);
   await desk.add('TID 210', 'ACO 220', 'WRT 101');
   await page.setViewportSize({ width: 390, height: 844 });
-  await expect(page.getByRole('button', { name: 'Courses and hours' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Courses and rules' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/workbench-phone.png` });
 });

@@ -24,12 +24,12 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await desk.add('TID 210', 'ACO 220', 'GLZ 233', 'ROB 101');
     await expectNoFaults(page);
 
-    await desk.wanted.getByRole('button', { name: /^TID 210/ }).click();
+    await desk.wanted.getByRole('button', { name: 'TID 210: Must. Change' }).click();
     await expect(page.getByRole('menu')).toBeVisible();
     await expectNoFaults(page);
     await page.keyboard.press('Escape');
 
-    await page.getByRole('button', { name: 'Take hours out' }).click();
+    await desk.takeHoursOut();
     await page.getByRole('button', { name: 'Take these hours out' }).click();
     await expect(page.getByText('Choose at least one day.')).toBeVisible();
     await expectNoFaults(page);
@@ -37,6 +37,47 @@ for (const colorScheme of ['light', 'dark'] as const) {
 
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+
+    await desk.course('TID 210').click();
+    await expect(page.getByRole('list', { name: 'Sections of TID 210' })).toContainText('in ');
+    await page.getByRole('button', { name: 'labs', exact: true }).click();
+    await desk.class('ACO 220', 'Lecture').focus();
+    await expectNoFaults(page);
+    await desk.class('ACO 220', 'Lecture').click();
+    await expect(page.getByRole('heading', { name: 'Move to' })).toBeVisible();
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('h');
+    await expectNoFaults(page);
+    await page.keyboard.press('h');
+    await desk.course('TID 210').click();
+
+    await desk.addRule('Credits');
+    await desk
+      .line('12 to 18 credits')
+      .getByRole('button', { name: '12 to 18 credits', exact: true })
+      .click();
+    await desk.addRule('A break');
+    await expectNoFaults(page);
+    await page.getByRole('button', { name: 'Add the break' }).click();
+    await desk.line('12 to 18 credits').getByRole('checkbox').click();
+    await expectNoFaults(page);
+
+    await page.keyboard.press('Control+k');
+    await expect(page.getByRole('dialog', { name: 'What to do' })).toBeVisible();
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('a');
+    await expect(page.getByRole('dialog', { name: 'All week shapes' }).getByRole('status')).toContainText(
+      'week',
+    );
+    await expectNoFaults(page);
+    await page.keyboard.press('Escape');
+    await desk.sketchMenu('Copy this sketch');
+    await desk.sketchMenu('Compare sketches…');
+    await expect(page.getByRole('row', { name: /First sketch, copy/ })).toContainText('with class');
     await expectNoFaults(page);
     await page.keyboard.press('Escape');
 
@@ -50,12 +91,11 @@ test('on a phone every task can be done', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const desk = await Desk.open(page);
   await page.getByRole('button', { name: 'Add a course' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Courses and hours' });
+  const sheet = page.getByRole('dialog', { name: 'Courses and rules' });
   await sheet.getByRole('combobox').fill('TID 210');
   await sheet.getByRole('option', { name: /TID 210/ }).click();
   await expect(desk.wanted.getByText('TID 210')).toBeVisible();
-  await sheet.getByRole('button', { name: 'Take hours out' }).click();
-  const form = page.getByRole('dialog', { name: 'Take hours out' });
+  const form = await desk.takeHoursOut();
   await form.getByRole('button', { name: 'Friday' }).click();
   await form.getByRole('textbox', { name: 'From' }).fill('8');
   await form.getByRole('textbox', { name: 'To' }).fill('12');
@@ -67,7 +107,7 @@ test('on a phone every task can be done', async ({ page }) => {
   const total = await desk.count();
   expect(total).toBeGreaterThan(1);
   const before = await desk.number();
-  await page.getByRole('button', { name: 'Next timetable' }).click();
+  await page.getByRole('button', { name: 'Next week shape' }).click();
   await expect.poll(() => desk.number()).toBe(before + 1);
   await expectNoFaults(page);
   // The page itself does not scroll sideways; only the grid does.
@@ -77,7 +117,7 @@ test('on a phone every task can be done', async ({ page }) => {
 test('at 200% zoom nothing is lost', async ({ page }) => {
   await page.setViewportSize({ width: 640, height: 400 });
   const desk = await Desk.open(page);
-  await page.getByRole('button', { name: 'Courses and hours' }).click();
+  await page.getByRole('button', { name: 'Courses and rules' }).click();
   await page.getByRole('combobox').fill('ACO 220');
   await page.keyboard.press('Enter');
   await expect(desk.wanted.getByText('ACO 220')).toBeVisible();
@@ -90,6 +130,7 @@ test('nothing moves under reduced motion', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   const desk = await Desk.open(page);
   await desk.add('TID 210');
+  await expect(desk.classes.first()).toBeVisible();
   const durations = await desk.classes.evaluateAll((all) =>
     all.map((one) => getComputedStyle(one).transitionDuration),
   );
@@ -108,6 +149,7 @@ test('the type ships with it, and nothing is asked of anyone else', async ({ pag
   });
   const desk = await Desk.open(page);
   await desk.add('TID 210');
+  await page.evaluate(() => document.fonts.ready);
   expect(await page.evaluate(() => document.fonts.check('14px "Atkinson Hyperlegible Next Variable"'))).toBe(
     true,
   );
@@ -123,6 +165,8 @@ test('the answer is told to those who do not see it', async ({ page }) => {
   await desk.add('TID 210');
   await expect(page.getByText(/^\d+ timetables? in \d+ week shapes?$/)).toBeAttached();
   await expect(
-    desk.grid.getByText(/^TID 210 Lecture L\d\d, \w+day \d+:\d\d–\d+:\d\d, Harbour/).first(),
+    desk.grid
+      .getByRole('button', { name: /^TID 210 Lecture L\d\d, \w+day \d+:\d\d–\d+:\d\d, Harbour/ })
+      .first(),
   ).toBeAttached();
 });

@@ -173,6 +173,15 @@ test('registration numbers are recognised in a text and kept', async ({ page }) 
   await expect(dialog).toBeHidden();
   await finder.find('CAR 305');
   await expect(finder.course.getByRole('button', { name: /^Keep /, pressed: true })).toHaveCount(2);
+
+  // Copying gives them back as text.
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.getByRole('button', { name: 'Paste numbers' }).click();
+  await dialog.getByRole('button', { name: 'Copy the 2 numbers kept' }).click();
+  await expect(dialog.getByRole('button', { name: 'Copied' })).toBeVisible();
+  const copied = await page.evaluate(() => navigator.clipboard.readText());
+  expect(copied.split('\n')).toHaveLength(2);
+  expect(copied).toContain('10355');
 });
 
 test('seats say how old they are and can be refreshed', async ({ page }) => {

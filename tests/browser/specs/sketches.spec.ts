@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import { Desk } from '../desk';
+
+test('several sketches: new, copied, renamed, chosen, compared, deleted and had back', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'WRT 101');
+  const both = await desk.count();
+
+  await desk.sketchMenu('Copy this sketch');
+  await expect(desk.sketchName).toHaveText('First sketch, copy');
+  await expect(page.getByText('sketch 2 of 2')).toBeVisible();
+  await expect.poll(() => desk.count()).toBe(both);
+  await desk.sketchMenu('Rename…');
+  await page.getByRole('textbox', { name: 'Name' }).fill('With the evening job');
+  await page.keyboard.press('Enter');
+  await expect(desk.sketchName).toHaveText('With the evening job');
+  await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('tue thu 17-21 job');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => desk.count()).toBeLessThan(both);
+  const evening = await desk.count();
+  await desk.saved();
+
+  await desk.sketchMenu('New sketch…');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Only maps');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
+  await expect(page.getByText('sketch 3 of 3')).toBeVisible();
+
+  await desk.sketchMenu('Compare sketches…');
+  const dialog = page.getByRole('dialog', { name: 'Sketches of this term' });
+  await expect(dialog.getByRole('row', { name: /First sketch/ })).toContainText(String(both));
+  const row = dialog.getByRole('row', { name: /With the evening job/ });
+  await expect(row).toContainText(String(evening));
+  await expect(row).toContainText(/days? with class/);
+  await row.getByRole('button', { name: 'Open' }).click();
+  await expect(desk.sketchName).toHaveText('With the evening job');
+  await expect.poll(() => desk.count()).toBe(evening);
+
+  await desk.sketchMenu('Move up in the list');
+  await expect(page.getByText('sketch 1 of 3')).toBeVisible();
+  await page.reload();
+  await expect(desk.sketchName).toHaveText('With the evening job');
+  await expect(page.getByText('sketch 1 of 3')).toBeVisible();
+
+  await desk.sketchMenu('Delete this sketch');
+  await expect(page.getByText('“With the evening job” is deleted.')).toBeVisible();
+  await expect(page.getByText('sketch 2 of 2').or(page.getByText('sketch 1 of 2'))).toBeVisible();
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(desk.sketchName).toHaveText('With the evening job');
+  await expect.poll(() => desk.count()).toBe(evening);
+
+  // Also after the word of it is gone.
+  await desk.sketchMenu('Delete this sketch');
+  await expect(desk.sketchName).not.toHaveText('With the evening job');
+  await page.reload();
+  await desk.sketchMenu('Bring back “With the evening job”');
+  await expect(desk.sketchName).toHaveText('With the evening job');
+});
+
+test('each sketch remembers its place, and a name can be undone', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'WRT 101');
+  for (let step = 0; step < 4; step++) await page.keyboard.press('ArrowRight');
+  await expect.poll(() => desk.number()).toBe(5);
+  const there = await desk.sections();
+  await desk.sketchMenu('New sketch…');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Another');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
+  await page.getByRole('button', { name: /^Sketch: / }).click();
+  await page.getByRole('menuitemradio', { name: 'First sketch' }).click();
+  await expect.poll(() => desk.number()).toBe(5);
+  expect(await desk.sections()).toEqual(there);
+
+  await desk.sketchMenu('Rename…');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Renamed');
+  await page.keyboard.press('Enter');
+  await expect(desk.sketchName).toHaveText('Renamed');
+  await desk.saved();
+  await page.keyboard.press('Control+z');
+  await expect(desk.sketchName).toHaveText('First sketch');
+});
