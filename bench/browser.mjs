@@ -4,7 +4,8 @@ import { chromium } from 'playwright-core';
 
 const [address, executablePath] = process.argv.slice(2);
 const courses = ['MAR 105', 'ACO 120', 'WRT 101', 'TID 210', 'CAR 305', 'LOG 118', 'ROB 101'];
-const moves = 100;
+const days = ['Monday', 'Wednesday', 'Friday'];
+const moves = 34;
 const steps = 120;
 
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
@@ -50,29 +51,30 @@ await page.evaluate(() => {
   );
 });
 
-const band = await page.getByRole('group', { name: 'Friday' }).boundingBox();
-const at = (part) => ({ x: band.x + part * band.width, y: band.y + band.height - 6 });
 const hoursShown = await page.locator('[data-hour]').count();
 const quarter = 1 / ((hoursShown - 1) * 4);
-const start = at(quarter * 2);
-await page.mouse.move(start.x, start.y);
-await page.mouse.down();
 const counts = [];
 const full = [];
-for (let move = 0; move < moves; move++) {
-  // Back and forth over the afternoon, every step another block and so another ask.
-  const to = at(quarter * (4 + (move % 34)) + (Math.floor(move / 34) % 2) * 0.0001);
-  await page.mouse.move(to.x, to.y + (move % 2));
-  const took = await page.evaluate(async () => {
-    const moved = window.hourGridMoved;
-    return moved === null ? null : await Promise.race([moved, new Promise((give) => setTimeout(() => give(null), 600))]);
-  });
-  if (took === null) continue;
-  counts.push(took[0]);
-  full.push(took[1]);
+for (const day of days) {
+  const band = await page.getByRole('group', { name: day }).boundingBox();
+  // The lower edge of a day is free of classes.
+  const moveTo = (quarters) => page.mouse.move(band.x + quarters * quarter * band.width, band.y + band.height - 3);
+  await moveTo(2);
+  await page.mouse.down();
+  // Every step is another block and so another ask.
+  for (let move = 0; move < moves; move++) {
+    await moveTo(4 + move);
+    const took = await page.evaluate(async () => {
+      const moved = window.hourGridMoved;
+      return moved === null ? null : await Promise.race([moved, new Promise((give) => setTimeout(() => give(null), 2000))]);
+    });
+    if (took === null) throw new Error(`Move ${move} on ${day} was not answered.`);
+    counts.push(took[0]);
+    full.push(took[1]);
+  }
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
 }
-await page.keyboard.press('Escape');
-await page.mouse.up();
 say('from pointer move to the new count painted', counts);
 say('to costs and standings painted', full);
 

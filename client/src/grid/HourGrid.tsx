@@ -28,6 +28,8 @@ type Props = ClassHandlers & {
   /** What the block under the pointer would leave, in words. */
   leaves: string;
   leavesNone: boolean;
+  /** The blocks under the pointer that what is shown answers; null while none are drawn. */
+  answered: readonly TimeBlock[] | null;
   /** Whether what is shown waits for a newer answer. */
   isBusy: boolean;
   onDraft: (draft: BlocksDraft | null) => void;
@@ -52,7 +54,7 @@ export function HourGrid(props: Props) {
   return (
     <section
       aria-label="Hour grid"
-      aria-busy={props.isBusy}
+      aria-busy={props.isBusy || (draft?.blocks ?? null) !== props.answered}
       className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6">
       <div className="relative ml-[84px] h-6 shrink-0 text-12 text-mute" aria-hidden="true">
         {hours.map((hour) => (

@@ -1,7 +1,7 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import type { Ask, Sketch, Term, TimeBlock } from '@/api/client';
-import { answerQuery, termsQuery } from '@/api/queries';
+import type { Sketch, Term, TimeBlock } from '@/api/client';
+import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
 import { HourGrid } from '@/grid/HourGrid';
 import { sayCount } from '@/lib/count';
@@ -31,6 +31,7 @@ import { tellWeek } from './tellWeek';
 import { useDeskActions } from './useDeskActions';
 import { useDeskView } from './useDeskView';
 import { useDetails } from './useDetails';
+import { useDrawnHours } from './useDrawnHours';
 import { useShortcuts } from './useShortcuts';
 import { WeekStrip } from './WeekStrip';
 
@@ -41,7 +42,7 @@ type Shown = 'keys' | 'palette' | 'sheet' | 'alikes' | 'asking';
 /** One sketch on the Workbench: what I ask on the left, what is possible on the right. */
 export function Desk({ term, sketch }: Props) {
   const { ask } = sketch;
-  const [draft, setDraft] = useState<Ask | null>(null);
+  const { drawn, draw } = useDrawnHours(ask);
   const [without, setWithout] = useState<string | null>(null);
   const [openBlock, setOpenBlock] = useState<TimeBlock | 'new' | null>(null);
   const [openCourse, setOpenCourse] = useState<string | null>(null);
@@ -54,13 +55,12 @@ export function Desk({ term, sketch }: Props) {
   const [drawing, setDrawing] = useState('cannot');
   const findCourse = useRef<HTMLInputElement>(null);
   const isNarrow = useIsNarrow();
-  const client = useQueryClient();
   const campusName = useCampusNames();
   const terms = useQuery(termsQuery);
 
   const asked = useMemo(
-    () => draft ?? (without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without)),
-    [draft, ask, without],
+    () => drawn?.ask ?? (without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without)),
+    [drawn, ask, without],
   );
   const walk = useWalk(sketch.id, asked);
   const details = useDetails(asked, !walk.isBehind && walk.answer !== null);
@@ -172,14 +172,10 @@ export function Desk({ term, sketch }: Props) {
         outlines={view.outlines}
         drawing={drawing}
         leaves={walk.answer ? `leaves ${sayCount(walk.answer.timetables)}` : ''}
+        answered={drawn?.blocks ?? null}
         isBusy={walk.isBehind}
         leavesNone={walk.answer?.timetables === '0' && !walk.isBehind}
-        onDraft={(next) => {
-          const drafted = next && { ...ask, timeBlocks: [...next.blocks] };
-          // Asked before anything is drawn: drawing takes as long as answering.
-          if (drafted) client.query(answerQuery(drafted)).catch(() => undefined);
-          setDraft(drafted);
-        }}
+        onDraft={draw}
         onBlock={({ before, after }) => change((now) => replaceBlock(now, before, after))}
         onOpenBlock={setOpenBlock}
         onPointClass={setPointed}
@@ -230,7 +226,7 @@ export function Desk({ term, sketch }: Props) {
         ask={walk.ask}
         rules={rules}
         edits={edits}
-        isDrafting={draft !== null}
+        isDrafting={drawn !== null}
         byHand={byHand}
         onByHand={setByHand}
         onFindCourse={goToCourses}

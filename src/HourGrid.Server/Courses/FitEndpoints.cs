@@ -74,7 +74,7 @@ internal static class FitEndpoints
     }
 
     /// <summary>In how many timetables each section of a course stands, with the course taken.</summary>
-    private static StandingRecord Standing(
+    private static CourseStandingRecord Standing(
         JsonElement body,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
@@ -119,7 +119,7 @@ internal sealed record StandingRequest(AskDocument Ask, IReadOnlyList<string> Co
 /// <param name="Timetables">Timetables that take it.</param>
 /// <param name="IsExact">Whether the figures are exact; otherwise each is the least there is.</param>
 /// <param name="Sections">By registration number, in how many of them the section stands.</param>
-internal sealed record StandingRecord(
+internal sealed record CourseStandingRecord(
     string Course,
     string Timetables,
     bool IsExact,
