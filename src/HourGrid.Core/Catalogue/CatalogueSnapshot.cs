@@ -6,7 +6,7 @@ namespace HourGrid.Core.Catalogue;
 public sealed class CatalogueSnapshot
 {
     private readonly FrozenDictionary<CourseId, OfferedCourse> byId;
-    private readonly FrozenDictionary<RegistrationNumber, OfferedSection> byNumber;
+    private readonly FrozenDictionary<RegistrationNumber, (OfferedCourse Course, OfferedSection Section)> byNumber;
 
     /// <param name="term">The term.</param>
     /// <param name="campuses">The campuses.</param>
@@ -42,7 +42,9 @@ public sealed class CatalogueSnapshot
             )),
         ];
         byId = Courses.ToFrozenDictionary(offered => offered.Course.Id);
-        byNumber = Courses.SelectMany(offered => offered.Sections).ToFrozenDictionary(section => section.Number);
+        byNumber = Courses
+            .SelectMany(offered => offered.Sections, (offered, section) => (Course: offered, Section: section))
+            .ToFrozenDictionary(pair => pair.Section.Number);
     }
 
     /// <summary>The term.</summary>
@@ -87,7 +89,10 @@ public sealed class CatalogueSnapshot
     public OfferedCourse? Find(CourseId course) => byId.GetValueOrDefault(course);
 
     /// <summary>The section of the term with this number, or null.</summary>
-    public OfferedSection? Find(RegistrationNumber number) => byNumber.GetValueOrDefault(number);
+    public OfferedSection? Find(RegistrationNumber number) => byNumber.GetValueOrDefault(number).Section;
+
+    /// <summary>The course whose section of the term has this number, or null.</summary>
+    public OfferedCourse? CourseOf(RegistrationNumber number) => byNumber.GetValueOrDefault(number).Course;
 }
 
 /// <summary>A course as a term offers it.</summary>

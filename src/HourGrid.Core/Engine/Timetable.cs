@@ -13,6 +13,22 @@ public sealed record Timetable(IReadOnlyList<Bundle> Bundles)
     /// <summary>The credits of all its bundles.</summary>
     public Credits Credits { get; } = Bundles.Aggregate(default(Credits), (sum, bundle) => sum + bundle.Credits);
 
+    /// <summary>
+    /// Sections put by, as the catalogue has them now, course by course in its order. Nothing is checked: they may be no
+    /// longer whole, or in each other's way.
+    /// </summary>
+    /// <param name="snapshot">The catalogue.</param>
+    /// <param name="sections">Registration numbers; those it does not have are left out.</param>
+    public static Timetable Of(CatalogueSnapshot snapshot, IReadOnlySet<RegistrationNumber> sections) =>
+        new([
+            .. snapshot
+                .Courses.Select(course =>
+                    (course, its: course.Sections.Where(section => sections.Contains(section.Number)).ToArray())
+                )
+                .Where(pair => pair.its.Length > 0)
+                .Select(pair => new Bundle(pair.course, pair.its)),
+        ]);
+
     private static OfferedSection[] Sorted(IReadOnlyList<Bundle> bundles)
     {
         OfferedSection[] sections = [.. bundles.SelectMany(bundle => bundle.Sections)];

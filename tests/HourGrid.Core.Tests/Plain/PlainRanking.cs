@@ -52,7 +52,7 @@ internal static class PlainRanking
 
     private static decimal Badness(decimal share) => Math.Floor(1000 * Math.Clamp(share, 0, 1) + 0.5m);
 
-    private static int FreeSeats(UniversityCatalogue catalogue, Section section)
+    public static int FreeSeats(UniversityCatalogue catalogue, Section section)
     {
         var enrolled = section.SeatsShared is null
             ? section.Seats.Enrolled

@@ -71,24 +71,7 @@ public static class Fallbacks
                 ),
             ],
         };
-        Problem problem;
-        try
-        {
-            problem = Problem.Compile(snapshot, filled, new CompileScope(0, held), limit.Cancellation);
-        }
-        catch (OperationCanceledException)
-        {
-            return new(section, null, [], 0, false);
-        }
-        var found = Best.Search(problem, 1, byShape: false, limit);
-        if (found.Best is not [var best])
-            return new(section, null, [], 0, found.IsExact);
-        var instead = found.Describe(1, best);
-        var changed = problem
-            .Levels.Select((course, level) => (course, option: course.Options[best.Options[level]]))
-            .Where(pair => pair.option.IsChange)
-            .OrderBy(pair => pair.course.Index)
-            .Select(pair => pair.course.Wanted.Course);
-        return new(section, instead.Timetable, [.. changed], instead.Score, found.IsExact);
+        var nearest = Nearest.To(snapshot, filled, held, limit);
+        return new(section, nearest.Timetable, nearest.Changed, nearest.Score, nearest.IsExact);
     }
 }

@@ -1,0 +1,98 @@
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
+using HourGrid.Core.Measuring;
+
+namespace HourGrid.Core.Comparing;
+
+/// <summary>Proposes a name for a timetable from what few others have: <c>no Fridays, done by 15:00</c>.</summary>
+public static class ProposedName
+{
+    /// <summary>So many facts make a name.</summary>
+    private const int Facts = 2;
+
+    /// <summary>A name that none of those given has.</summary>
+    /// <param name="one">The timetable.</param>
+    /// <param name="measures">What it is like.</param>
+    /// <param name="others">Those it stands out from.</param>
+    /// <param name="campuses">The campuses, for their names.</param>
+    /// <param name="taken">Names it must not take.</param>
+    public static string Of(
+        Timetable one,
+        WeekMeasures measures,
+        IReadOnlyCollection<(Timetable Timetable, WeekMeasures Measures)> others,
+        IReadOnlyList<Campus> campuses,
+        IReadOnlyCollection<string> taken
+    )
+    {
+        var facts = FactsOf(one, measures, campuses).ToArray();
+        var rarest = facts
+            .Index()
+            .OrderBy(fact => others.Count(other => fact.Item.IsTrueOf(other.Timetable, other.Measures)))
+            .ThenBy(fact => fact.Index)
+            .ToArray();
+        // What is special comes first; told in the order in which a week is thought of.
+        for (var count = Facts; count <= facts.Length; count++)
+        {
+            var name = string.Join(
+                ", ",
+                rarest.Take(count).OrderBy(fact => fact.Index).Select(fact => fact.Item.Text)
+            );
+            if (!taken.Contains(name))
+                return name;
+        }
+        var whole =
+            facts.Length == 0 ? "no set hours" : string.Join(", ", rarest.Take(Facts).Select(fact => fact.Item.Text));
+        return Enumerable
+            .Range(1, int.MaxValue)
+            .Select(n => n == 1 ? whole : $"{whole} {n}")
+            .First(name => !taken.Contains(name));
+    }
+
+    private static IEnumerable<Fact> FactsOf(Timetable one, WeekMeasures measures, IReadOnlyList<Campus> campuses)
+    {
+        if (measures.EarliestStart is not { } start || measures.LatestEnd is not { } end)
+            yield break;
+        foreach (var day in Weekdays.All.Take(5).Where(day => IsFree(one, day)))
+            yield return new($"no {day}s", (other, _) => IsFree(other, day));
+        yield return new(
+            $"nothing before {Saying.Time(start)}",
+            (_, other) => other.EarliestStart is not { } earliest || earliest >= start
+        );
+        yield return new(
+            $"done by {Saying.Time(end)}",
+            (_, other) => other.LatestEnd is not { } latest || latest <= end
+        );
+        yield return new(
+            measures.IdleMinutes == 0
+                ? "no time between classes"
+                : $"{Saying.Length(measures.IdleMinutes)} between classes",
+            (_, other) => other.IdleMinutes <= measures.IdleMinutes
+        );
+        if (CampusesOf(one) is [var only] && campuses.FirstOrDefault(campus => campus.Id == only) is { } campus)
+            yield return new($"all at {campus.Name}", (other, _) => CampusesOf(other) is [var its] && its == only);
+        else if (measures.CampusMovesTenths == 0)
+            yield return new("no campus moves", (_, other) => other.CampusMovesTenths == 0);
+        yield return new(
+            Saying.Count(measures.ClassDays, "day"),
+            (_, other) => other.ClassDays <= measures.ClassDays
+        );
+        yield return new(
+            Saying.Count(measures.WantedTaken, "course"),
+            (_, other) => other.WantedTaken >= measures.WantedTaken
+        );
+    }
+
+    private static bool IsFree(Timetable timetable, Weekday day) =>
+        timetable.Sections.All(section => section.Meetings.All(meeting => meeting.Day != day));
+
+    private static CampusId[] CampusesOf(Timetable timetable) =>
+        [
+            .. timetable
+                .Sections.SelectMany(section => section.Meetings)
+                .Select(meeting => meeting.Campus)
+                .OfType<CampusId>()
+                .Distinct(),
+        ];
+
+    private sealed record Fact(string Text, Func<Timetable, WeekMeasures, bool> IsTrueOf);
+}

@@ -1,0 +1,139 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>The sections of a timetable put by, course by course, and asks of which it is the only answer.</summary>
+internal sealed class HeldSections
+{
+    private readonly CatalogueSnapshot snapshot;
+    private readonly Timetable timetable;
+
+    public HeldSections(CatalogueSnapshot snapshot, IReadOnlySet<RegistrationNumber> sections)
+    {
+        this.snapshot = snapshot;
+        timetable = Timetable.Of(snapshot, sections);
+        Courses = [.. timetable.Bundles.Select(bundle => bundle.Course.Course.Id)];
+    }
+
+    /// <summary>The courses it takes, in the catalogue's order.</summary>
+    public IReadOnlyList<CourseId> Courses { get; }
+
+    /// <summary>An ask that holds no rule but that these sections are the ones taken.</summary>
+    public Ask Bare(TermId term) =>
+        new()
+        {
+            Term = term,
+            Seats = SeatsRule.Any,
+            Campus = new() { RespectTravel = false },
+            Wanted =
+            [
+                .. timetable.Bundles.Select(bundle => new WantedCourse
+                {
+                    Course = bundle.Course.Course.Id,
+                    Keep = [.. bundle.Sections.Select(section => section.Number)],
+                }),
+            ],
+        };
+
+    /// <summary>Whether the sections of a course are one of its bundles.</summary>
+    public bool IsWhole(CourseId course)
+    {
+        var bare = Bare(snapshot.Term.Id);
+        return Has(JustThese(bare with { Wanted = [.. bare.Wanted.Where(wanted => wanted.Course == course)] }));
+    }
+
+    /// <summary>Whether a wish for courses is not met: a must, or enough of an either–or.</summary>
+    public bool Lacks(Ask ask, Wish wish)
+    {
+        if (wish.Kind == WishKind.EitherOr)
+        {
+            var choice = ask.EitherOr[wish.Index];
+            var taken = choice.Courses.Count(Courses.Contains);
+            return taken < choice.Min || taken > choice.Max;
+        }
+        return wish.Kind == WishKind.Course
+            && ask.Wanted[wish.Index] is { Role: CourseRole.Must } wanted
+            && Wishes.EitherOrOf(ask, wanted) is null
+            && !Courses.Contains(wanted.Course);
+    }
+
+    /// <summary>The rules that it breaks, in the order of the ask, each held against it alone; null when the time did not suffice.</summary>
+    public HashSet<Wish>? RulesBroken(Ask ask, WorkLimit limit)
+    {
+        if (Has(JustThese(ask)))
+            return [];
+        Wish[] rules = [.. Wishes.Of(ask).Where(wish => wish.IsHard && !IsOfCourses(wish))];
+        var broken = new HashSet<Wish>();
+        foreach (var rule in rules)
+        {
+            if (limit.IsOver())
+                return null;
+            // Whether a break has room depends on the hours that are taken out: those the timetable keeps stay.
+            bool Stays(Wish other) =>
+                other == rule
+                || (rule.Kind == WishKind.Break && other.Kind == WishKind.TimeBlock && !broken.Contains(other));
+            if (!Has(JustThese(Lifted(ask, rules.Where(other => !Stays(other))))))
+                broken.Add(rule);
+        }
+        return broken;
+    }
+
+    /// <summary>The ask with what stands against the timetable lifted, and its courses taken.</summary>
+    public Ask Fitting(Ask ask, IReadOnlyCollection<Wish> broken)
+    {
+        var lifted = Lifted(ask, broken.Where(wish => wish.Kind != WishKind.Course));
+        var known = lifted.Wanted.Select(wanted => wanted.Course).ToHashSet();
+        return lifted with
+        {
+            Wanted =
+            [
+                .. lifted.Wanted.Select(wanted => WithRole(ask, lifted, wanted)),
+                .. Courses
+                    .Where(course => !known.Contains(course))
+                    .Select(course => new WantedCourse { Course = course }),
+            ],
+        };
+    }
+
+    private WantedCourse WithRole(Ask ask, Ask lifted, WantedCourse wanted)
+    {
+        if (Wishes.EitherOrOf(lifted, wanted) is not null)
+            return wanted;
+        if (Courses.Contains(wanted.Course))
+            return wanted.Role == CourseRole.SetAside ? wanted with { Role = CourseRole.Must } : wanted;
+        // Not taken, and of no role that lets it be left out: a must, or one of a choice that no longer stands.
+        return wanted.Role == CourseRole.Must || Wishes.EitherOrOf(ask, wanted) is not null
+            ? wanted with
+            {
+                Role = CourseRole.SetAside,
+            }
+            : wanted;
+    }
+
+    /// <summary>The ask about the courses it takes alone, with every other section of theirs ruled out.</summary>
+    private Ask JustThese(Ask ask) =>
+        ask with
+        {
+            EitherOr = [],
+            Wanted =
+            [
+                .. timetable.Bundles.Select(bundle =>
+                {
+                    var course = bundle.Course.Course.Id;
+                    var wanted = ask.Wanted.FirstOrDefault(one => one.Course == course) ?? new() { Course = course };
+                    var others = bundle.Course.Sections.Except(bundle.Sections).Select(section => section.Number);
+                    return wanted with { Role = CourseRole.Must, RuleOut = [.. wanted.RuleOut.Union(others)] };
+                }),
+            ],
+        };
+
+    private bool Has(Ask ask) => Counts.Of(Problem.Compile(snapshot, ask)).Total.Timetables > 0;
+
+    private static bool IsOfCourses(Wish wish) => wish.Kind is WishKind.Course or WishKind.EitherOr;
+
+    /// <summary>The last of a list first: the places of those before it stay what they are.</summary>
+    private static Ask Lifted(Ask ask, IEnumerable<Wish> wishes) => wishes.Reverse().Aggregate(ask, Wishes.Without);
+}
