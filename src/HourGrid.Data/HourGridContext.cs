@@ -1,4 +1,5 @@
 using HourGrid.Data.Catalogue;
+using HourGrid.Data.Picks;
 using HourGrid.Data.Sketches;
 using Microsoft.EntityFrameworkCore;
 
@@ -17,10 +18,13 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
     public DbSet<SketchRow> Sketches => Set<SketchRow>();
     public DbSet<SectionChangeRow> SectionChanges => Set<SectionChangeRow>();
     public DbSet<SketchStepRow> SketchSteps => Set<SketchStepRow>();
+    public DbSet<PicksRow> Picks => Set<PicksRow>();
+    public DbSet<PicksStepRow> PicksSteps => Set<PicksStepRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         CatalogueConfiguration.Configure(modelBuilder);
         SketchConfiguration.Configure(modelBuilder);
+        PicksConfiguration.Configure(modelBuilder);
     }
 }

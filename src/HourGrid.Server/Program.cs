@@ -2,6 +2,7 @@ using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Courses;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Picks;
 using HourGrid.Server.Problems;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Sketches;
@@ -18,8 +19,10 @@ builder.Services.AddSingleton<CurrentCatalogue>();
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
 builder.Services.AddSingleton<AnswerRoom>();
+builder.Services.AddSingleton<HeldRoom>();
 builder.Services.AddSingleton<WarmUp>();
 builder.Services.AddScoped<SketchDesk>();
+builder.Services.AddScoped<PicksDesk>();
 if (!DataFolder.IsDescribingOnly)
     builder.Services.AddHostedService<CatalogueWatch>();
 
@@ -37,7 +40,9 @@ api.MapFits();
 api.MapNumbers();
 api.MapSeats();
 api.MapSketches();
+api.MapPicks();
 api.MapAnswers();
+api.MapHeld();
 app.MapClient();
 
 if (!DataFolder.IsDescribingOnly)

@@ -88,13 +88,19 @@ internal static class Requests
                 ["version"] = sketch["version"]!.DeepClone(),
                 ["name"] = sketch["name"]!.DeepClone(),
                 ["ask"] = ask.DeepClone(),
+                ["shortlist"] = sketch["shortlist"]!.DeepClone(),
             }
         );
 
     public static Task<HttpResponseMessage> PostSketchAsync(this HttpClient browser, string name, JsonNode ask) =>
         browser.PostAsJsonAsync(
             "/api/terms/2027SP/sketches",
-            new JsonObject { ["name"] = name, ["ask"] = ask.DeepClone() }
+            new JsonObject
+            {
+                ["name"] = name,
+                ["ask"] = ask.DeepClone(),
+                ["shortlist"] = new JsonArray(),
+            }
         );
 
     public static Task<JsonNode> NewSketchAsync(this HttpClient browser, string name, JsonNode ask) =>

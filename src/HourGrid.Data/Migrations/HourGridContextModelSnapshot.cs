@@ -345,6 +345,46 @@ namespace HourGrid.Data.Migrations
                     b.ToTable("Travel", (string)null);
                 });
 
+            modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>
+                {
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TermId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("CurrentStep")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("StudentId", "TermId");
+
+                    b.ToTable("Picks", (string)null);
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Picks.PicksStepRow", b =>
+                {
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TermId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("PicksJson")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("StudentId", "TermId", "Number");
+
+                    b.ToTable("PicksSteps", (string)null);
+                });
+
             modelBuilder.Entity("HourGrid.Data.Sketches.SectionChangeRow", b =>
                 {
                     b.Property<int>("Id")
@@ -434,6 +474,10 @@ namespace HourGrid.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ShortlistJson")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -529,6 +573,24 @@ namespace HourGrid.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>
+                {
+                    b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Picks.PicksStepRow", b =>
+                {
+                    b.HasOne("HourGrid.Data.Picks.PicksRow", null)
+                        .WithMany("Steps")
+                        .HasForeignKey("StudentId", "TermId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("HourGrid.Data.Sketches.SketchRow", b =>
                 {
                     b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
@@ -564,6 +626,11 @@ namespace HourGrid.Data.Migrations
                     b.Navigation("NoClass");
 
                     b.Navigation("Parts");
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>
+                {
+                    b.Navigation("Steps");
                 });
 
             modelBuilder.Entity("HourGrid.Data.Sketches.SketchRow", b =>

@@ -38,13 +38,14 @@ public sealed class SketchRow
     public List<SketchStepRow> Steps { get; set; } = [];
 }
 
-/// <summary>What a sketch was called and asked after one of its changes: the steps of undo and redo.</summary>
+/// <summary>What a sketch was called, asked and had on its shortlist after one of its changes: the steps of undo and redo.</summary>
 public sealed class SketchStepRow
 {
     public Guid SketchId { get; set; }
     public int Number { get; set; }
     public required string Name { get; set; }
     public required string AskJson { get; set; }
+    public required string ShortlistJson { get; set; }
 }
 
 internal static class SketchConfiguration

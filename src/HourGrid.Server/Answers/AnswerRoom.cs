@@ -96,6 +96,35 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
             cancellation
         );
 
+    /// <summary>Where a timetable stands among the week shapes that are listed, and among those of its own.</summary>
+    public PlaceRecord Place(Ask ask, IReadOnlySet<RegistrationNumber> sections, CancellationToken cancellation) =>
+        WithinTime(
+            inTime =>
+            {
+                var answered = Of(ask, inTime);
+                var same = answered.SameShape;
+                var isOfAsk = BrokenWishes.Of(catalogue.SnapshotOf(ask), ask, sections, cancellation: inTime).Holds;
+                if (!isOfAsk || same.Find(sections) is not { } one)
+                    return new PlaceRecord(false, null, 0);
+                var alike = same.Best(one, AnsweredAsk.MostListed).Timetables;
+                var place = alike.TakeWhile(like => !HasJust(like, sections)).Count();
+                var shape = alike[0].Timetable.Sections.Select(section => section.Number).ToHashSet();
+                var rank = answered
+                    .Ranked(AnsweredAsk.MostListed, inTime)
+                    .Timetables.FirstOrDefault(listed => HasJust(listed, shape))
+                    ?.Rank;
+                return new PlaceRecord(true, rank, place < alike.Count ? place : 0);
+            },
+            cancellation
+        );
+
+    /// <summary>Some of the best week shapes, each at its best timetable; none when the ask has none.</summary>
+    public IReadOnlyList<RankedTimetable> Best(Ask ask, CancellationToken cancellation) =>
+        WithinTime(inTime => Of(ask, inTime).Ranked(1, inTime).Timetables, cancellation);
+
+    private static bool HasJust(RankedTimetable one, IReadOnlySet<RegistrationNumber> sections) =>
+        sections.SetEquals(one.Timetable.Sections.Select(section => section.Number));
+
     /// <summary>What each wish costs.</summary>
     public CostsRecord Costs(Ask ask, CancellationToken cancellation)
     {

@@ -1,8 +1,10 @@
 using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.PutBy;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
+using HourGrid.Formats.PutBy;
 
 namespace HourGrid.Server.Answers;
 
@@ -14,6 +16,19 @@ internal static class RequestBody
 {
     public static Ask Ask(JsonElement body) =>
         AskJson.Read(Field(body, "ask", field => (JsonElement?)field, "an ask"), "ask").Value;
+
+    public static IReadOnlyList<PutByTimetable> PutBy(JsonElement body, string name) =>
+        PutByJson
+            .Shortlist(Field(body, name, field => (JsonElement?)field, "a list of timetables put by"), name)
+            .Value;
+
+    public static TermPicks Picks(JsonElement body, string name) =>
+        PutByJson.Picks(Field(body, name, field => (JsonElement?)field, "a line-up and a choice"), name).Value;
+
+    public static IReadOnlySet<RegistrationNumber> Sections(JsonElement body) =>
+        Texts(body, "sections", PutByTimetable.MostSections)
+            .Select(number => new RegistrationNumber(number))
+            .ToHashSet();
 
     public static IReadOnlyList<string> Texts(JsonElement body, string name, int most) =>
         Field(
@@ -59,7 +74,7 @@ internal static class RequestBody
             "version",
             field =>
                 field.ValueKind == JsonValueKind.Number && field.TryGetInt64(out var version) ? version : (long?)null,
-            "the version of the sketch that was changed"
+            "the version that was changed"
         );
 
     public static T Field<T>(JsonElement body, string name, Func<JsonElement, T?> read, string expected)

@@ -1,8 +1,10 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.PutBy;
 using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using HourGrid.Formats.Asking;
+using HourGrid.Formats.PutBy;
 using HourGrid.Server.Students;
 using Microsoft.EntityFrameworkCore;
 
@@ -23,7 +25,7 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
         await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
         var latest = await OfTerm(term).OrderByDescending(row => row.OpenedUtc).FirstOrDefaultAsync(cancellation);
         var record = latest is null
-            ? await AddAsync("First sketch", new() { Term = term, Wanted = [] }, cancellation)
+            ? await AddAsync(new("First sketch", new() { Term = term, Wanted = [] }, []), cancellation)
             : (await StateAsync(latest, cancellation)).Record;
         await transaction.CommitAsync(cancellation);
         return record;
@@ -39,12 +41,12 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
     }
 
     /// <summary>A new sketch, chosen at once; null where the student has as many of the term as one may.</summary>
-    public async Task<SketchRecord?> NewAsync(string name, Ask ask, CancellationToken cancellation)
+    public async Task<SketchRecord?> NewAsync(SketchContent content, CancellationToken cancellation)
     {
         await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
-        if (await OfTerm(ask.Term).CountAsync(cancellation) >= MostOfTerm)
+        if (await OfTerm(content.Ask.Term).CountAsync(cancellation) >= MostOfTerm)
             return null;
-        var record = await AddAsync(name, ask, cancellation);
+        var record = await AddAsync(content, cancellation);
         await transaction.CommitAsync(cancellation);
         return record;
     }
@@ -101,39 +103,31 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
         await transaction.CommitAsync(cancellation);
     }
 
-    private async Task<SketchRecord> AddAsync(string name, Ask ask, CancellationToken cancellation)
+    private async Task<SketchRecord> AddAsync(SketchContent content, CancellationToken cancellation)
     {
+        var term = content.Ask.Term;
         var row = new SketchRow
         {
             Id = Guid.NewGuid(),
             StudentId = student.Id,
-            TermId = ask.Term.Value,
+            TermId = term.Value,
             CreatedUtc = DateTime.UtcNow,
             OpenedUtc = DateTime.UtcNow,
-            Place = await OfTerm(ask.Term).MaxAsync(other => (int?)other.Place, cancellation) + 1 ?? 0,
+            Place = await OfTerm(term).MaxAsync(other => (int?)other.Place, cancellation) + 1 ?? 0,
             Version = 1,
             ChangesRead = await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0,
-            Steps =
-            [
-                new()
-                {
-                    Number = 0,
-                    Name = name,
-                    AskJson = Text(ask),
-                },
-            ],
+            Steps = [Step(default, 0, content)],
         };
         database.Sketches.Add(row);
         await database.SaveChangesAsync(cancellation);
         return (await StateAsync(row, cancellation)).Record;
     }
 
-    /// <summary>Saves a changed name and ask as the step after the current one; steps that could be redone are dropped.</summary>
+    /// <summary>Saves what was changed as the step after the current one; steps that could be redone are dropped.</summary>
     public Task<SketchChange> SaveAsync(
         Guid id,
         long version,
-        string name,
-        Ask ask,
+        SketchContent content,
         CancellationToken cancellation
     ) =>
         ChangeAsync(
@@ -141,22 +135,14 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
             version,
             async row =>
             {
-                if (row.TermId != ask.Term.Value)
+                if (row.TermId != content.Ask.Term.Value)
                     return new SketchChange.OtherTerm(row.TermId);
                 await database
                     .SketchSteps.Where(step => step.SketchId == id)
                     .Where(step => step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept)
                     .ExecuteDeleteAsync(cancellation);
                 row.CurrentStep++;
-                database.SketchSteps.Add(
-                    new()
-                    {
-                        SketchId = id,
-                        Number = row.CurrentStep,
-                        Name = name,
-                        AskJson = Text(ask),
-                    }
-                );
+                database.SketchSteps.Add(Step(id, row.CurrentStep, content));
                 return null;
             },
             cancellation
@@ -245,7 +231,8 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
             await StepExistsAsync(row.Id, row.CurrentStep - 1, cancellation),
             await StepExistsAsync(row.Id, row.CurrentStep + 1, cancellation),
             await ChangesAsync(row, ask, cancellation),
-            AskDocument.Of(ask)
+            AskDocument.Of(ask),
+            [.. PutByJson.Shortlist(current.ShortlistJson).Select(PutByDocument.Of)]
         );
         return (record, ask);
     }
@@ -290,8 +277,22 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
     private Task<bool> StepExistsAsync(Guid id, int number, CancellationToken cancellation) =>
         database.SketchSteps.AnyAsync(step => step.SketchId == id && step.Number == number, cancellation);
 
-    private static string Text(Ask ask) => System.Text.Encoding.UTF8.GetString(AskJson.Write(ask));
+    private static SketchStepRow Step(Guid sketch, int number, SketchContent content) =>
+        new()
+        {
+            SketchId = sketch,
+            Number = number,
+            Name = content.Name,
+            AskJson = System.Text.Encoding.UTF8.GetString(AskJson.Write(content.Ask)),
+            ShortlistJson = PutByJson.Write(content.Shortlist),
+        };
 }
+
+/// <summary>What a student changes of a sketch.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Ask">What it asks.</param>
+/// <param name="Shortlist">The timetables put by, in their order.</param>
+internal sealed record SketchContent(string Name, Ask Ask, IReadOnlyList<PutByTimetable> Shortlist);
 
 /// <summary>What became of a change.</summary>
 internal abstract record SketchChange

@@ -7,6 +7,7 @@ using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
+using HourGrid.Formats.PutBy;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
@@ -89,11 +90,11 @@ internal static class SketchEndpoints
         CancellationToken cancellation
     )
     {
-        var (name, ask) = (Name(body), RequestBody.Ask(body));
-        if (ask.Term.Value != term)
+        var content = Content(body, RequestBody.Ask(body));
+        if (content.Ask.Term.Value != term)
             return OtherTerm(term);
-        room.Check(ask);
-        return await desk.NewAsync(name, ask, cancellation) is { } sketch
+        room.Check(content.Ask);
+        return await desk.NewAsync(content, cancellation) is { } sketch
             ? TypedResults.Ok(sketch)
             : TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,
@@ -130,6 +131,9 @@ internal static class SketchEndpoints
         CancellationToken cancellation
     ) => await desk.DeleteAsync(id, cancellation) ? TypedResults.NoContent() : NoSuchSketch();
 
+    private static SketchContent Content(JsonElement body, Ask ask) =>
+        new(Name(body), ask, RequestBody.PutBy(body, "shortlist"));
+
     private static string Name(JsonElement body)
     {
         var name = RequestBody.Text(body, "name", LongestName).Trim();
@@ -147,7 +151,7 @@ internal static class SketchEndpoints
             detail: $"ask.term: this sketch is of {expected}."
         );
 
-    /// <summary>Saves the name and the whole ask, and answers it. An ask that cannot be answered is not saved.</summary>
+    /// <summary>Saves the name, the whole ask and the shortlist, and answers it. An ask that cannot be answered is not saved.</summary>
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> SaveAsync(
         Guid id,
         JsonElement body,
@@ -158,7 +162,7 @@ internal static class SketchEndpoints
     {
         var ask = RequestBody.Ask(body);
         room.Check(ask);
-        var change = await desk.SaveAsync(id, RequestBody.Version(body), Name(body), ask, cancellation);
+        var change = await desk.SaveAsync(id, RequestBody.Version(body), Content(body, ask), cancellation);
         return Result(change, room, cancellation);
     }
 
@@ -231,7 +235,8 @@ internal sealed record SketchRecord(
     bool CanUndo,
     bool CanRedo,
     IReadOnlyList<ChangedSectionRecord> SectionChanges,
-    AskDocument Ask
+    AskDocument Ask,
+    IReadOnlyList<PutByDocument> Shortlist
 );
 
 /// <summary>A section that the sketch holds on to and that a newer catalogue took away or moved.</summary>
@@ -244,11 +249,18 @@ internal sealed record ChangedSectionRecord(string Course, string Number, string
 /// <param name="Version">The version that was changed.</param>
 /// <param name="Name">Its name after the change.</param>
 /// <param name="Ask">The whole ask after the change.</param>
-internal sealed record SaveSketchRequest(long Version, string Name, AskDocument Ask);
+/// <param name="Shortlist">The whole shortlist after the change.</param>
+internal sealed record SaveSketchRequest(
+    long Version,
+    string Name,
+    AskDocument Ask,
+    IReadOnlyList<PutByDocument> Shortlist
+);
 
 /// <param name="Name">Its name, 1 to 80 characters.</param>
 /// <param name="Ask">What it asks.</param>
-internal sealed record NewSketchRequest(string Name, AskDocument Ask);
+/// <param name="Shortlist">What is on its shortlist.</param>
+internal sealed record NewSketchRequest(string Name, AskDocument Ask, IReadOnlyList<PutByDocument> Shortlist);
 
 /// <param name="Ids">The ids of the term's sketches in their new order.</param>
 internal sealed record OrderRequest(IReadOnlyList<string> Ids);

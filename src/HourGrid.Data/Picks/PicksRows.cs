@@ -1,0 +1,52 @@
+using HourGrid.Data.Sketches;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Data.Picks;
+
+/// <summary>What a student has picked for a term: the line-up, and the choice.</summary>
+public sealed class PicksRow
+{
+    public Guid StudentId { get; set; }
+    public required string TermId { get; set; }
+
+    /// <summary>Grows with every change; a change that names an older one is refused.</summary>
+    public long Version { get; set; }
+
+    /// <summary>The number of the step that holds now; undo and redo move it.</summary>
+    public int CurrentStep { get; set; }
+
+    public List<PicksStepRow> Steps { get; set; } = [];
+}
+
+/// <summary>What was picked after one of the changes: the steps of undo and redo.</summary>
+public sealed class PicksStepRow
+{
+    public Guid StudentId { get; set; }
+    public required string TermId { get; set; }
+    public int Number { get; set; }
+    public required string PicksJson { get; set; }
+}
+
+internal static class PicksConfiguration
+{
+    public static void Configure(ModelBuilder model)
+    {
+        model.Entity<PicksRow>(picks =>
+        {
+            picks.ToTable("Picks");
+            picks.HasKey(row => new { row.StudentId, row.TermId });
+            picks.Property(row => row.Version).IsConcurrencyToken();
+            picks.HasOne<StudentRow>().WithMany().HasForeignKey(row => row.StudentId);
+            picks.HasMany(row => row.Steps).WithOne().HasForeignKey(step => new { step.StudentId, step.TermId });
+        });
+        model
+            .Entity<PicksStepRow>()
+            .ToTable("PicksSteps")
+            .HasKey(step => new
+            {
+                step.StudentId,
+                step.TermId,
+                step.Number,
+            });
+    }
+}

@@ -1,0 +1,43 @@
+using System.Text;
+using System.Text.Json;
+using HourGrid.Core.PutBy;
+using HourGrid.Formats.Json;
+
+namespace HourGrid.Formats.PutBy;
+
+/// <summary>Shortlists, and what is picked for a term, as JSON.</summary>
+public static class PutByJson
+{
+    /// <summary>Reads a shortlist.</summary>
+    /// <param name="element">The list.</param>
+    /// <param name="path">Where it stands, for messages.</param>
+    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
+    public static Reading<IReadOnlyList<PutByTimetable>> Shortlist(JsonElement element, string path = "") =>
+        JsonFile.Read(element, PutByReader.Shortlist, path);
+
+    /// <summary>Reads what is picked for a term.</summary>
+    /// <inheritdoc cref="Shortlist(JsonElement, string)" />
+    public static Reading<TermPicks> Picks(JsonElement element, string path = "") =>
+        JsonFile.Read(element, PutByReader.Picks, path);
+
+    /// <summary>A shortlist as JSON text that <see cref="Shortlist(string)"/> gives back equal.</summary>
+    public static string Write(IReadOnlyList<PutByTimetable> shortlist) =>
+        JsonSerializer.Serialize(
+            [.. shortlist.Select(PutByDocument.Of)],
+            PutByDocumentJson.Default.IReadOnlyListPutByDocument
+        );
+
+    /// <summary>What is picked for a term as JSON text that <see cref="Picks(string)"/> gives back equal.</summary>
+    public static string Write(TermPicks picks) =>
+        JsonSerializer.Serialize(PicksDocument.Of(picks), PutByDocumentJson.Default.PicksDocument);
+
+    /// <summary>Reads a shortlist that was written here.</summary>
+    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
+    public static IReadOnlyList<PutByTimetable> Shortlist(string text) =>
+        JsonFile.Read(Encoding.UTF8.GetBytes(text), PutByReader.Shortlist).Value;
+
+    /// <summary>Reads what was picked, as it was written here.</summary>
+    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
+    public static TermPicks Picks(string text) =>
+        JsonFile.Read(Encoding.UTF8.GetBytes(text), PutByReader.Picks).Value;
+}
