@@ -11,6 +11,8 @@ const rooms = {
   sketch: ['lib', 'api', 'ui', 'grid'],
   catalogue: ['lib', 'api', 'ui', 'grid', 'sketch'],
   workbench: ['lib', 'api', 'ui', 'grid', 'sketch'],
+  lineup: ['lib', 'api', 'ui', 'grid', 'sketch'],
+  choice: ['lib', 'api', 'ui', 'grid', 'sketch'],
 };
 
 const arrows = Object.entries(rooms).map(([room, below]) => ({
@@ -41,7 +43,7 @@ export default tseslint.config(
   {
     languageOptions: { parserOptions: { projectService: true } },
     rules: {
-      // We do not compile with the React Compiler; what it would skip is no fault.
+      // What the React Compiler leaves as it is, for a library's sake, is no fault.
       'react-hooks/incompatible-library': 'off',
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],

@@ -6,6 +6,17 @@ export type Ask = Schema['AskDocument'];
 export type WantedCourse = Schema['WantedCourseDocument'];
 export type TimeBlock = Schema['TimeBlockDocument'];
 export type Sketch = Schema['SketchRecord'];
+export type PutBy = Schema['PutByDocument'];
+export type SeenSection = Schema['SeenSectionDocument'];
+export type PutByState = Schema['PutByStateRecord'];
+export type Survival = Schema['SurvivalRecord'];
+export type SectionSurvival = Schema['SectionSurvivalRecord'];
+export type Comparison = Schema['ComparisonRecord'];
+export type MeasureRow = Schema['MeasureRowRecord'];
+export type Picks = Schema['PicksDocument'];
+export type PicksState = Schema['PicksRecord'];
+export type Choice = Schema['ChoiceDocument'];
+export type LineUpPlace = Schema['LineUpPlaceDocument'];
 export type SavedSketch = Schema['SavedSketchRecord'];
 export type Answer = Schema['AnswerRecord'];
 export type Ranked = Schema['RankedRecord'];
@@ -32,6 +43,8 @@ export class ApiError extends Error {
     message: string,
     /** The newer sketch, where a change came too late. */
     readonly newer: Sketch | null = null,
+    /** What is picked now, where a change of it came too late. */
+    readonly newerPicks: PicksState | null = null,
   ) {
     super(message);
   }
@@ -56,10 +69,11 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
     throw new ApiError(0, 'Hour Grid cannot be reached.');
   }
   if (fetched.data !== undefined) return fetched.data;
-  const problem = (fetched.error ?? {}) as { detail?: string; title?: string; sketch?: Sketch };
+  const problem = (fetched.error ?? {}) as { detail?: string; title?: string; sketch?: Sketch; picks?: PicksState };
   throw new ApiError(
     fetched.response.status,
     problem.detail ?? problem.title ?? `The server answered ${fetched.response.status}.`,
     problem.sketch ?? null,
+    problem.picks ?? null,
   );
 }

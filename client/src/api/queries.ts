@@ -1,5 +1,5 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { type Answer, type Ask, call, http } from './client';
+import { type Answer, type Ask, call, http, type PutBy } from './client';
 
 /** An ask as a cache key: asks are equal when their JSON is. */
 export function keyOf(ask: Ask): string {
@@ -26,7 +26,7 @@ export const termsQuery = queryOptions({
 
 /** What a newer catalogue makes out of date: all but who the student is and the sketches themselves. */
 export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
-  return !['visit', 'terms', 'sketch', 'sketches'].includes(String(queryKey[0]));
+  return !['visit', 'terms', 'sketch', 'sketches', 'picks'].includes(String(queryKey[0]));
 }
 
 export const sketchQuery = (term: string) =>
@@ -43,6 +43,17 @@ export const sketchesQuery = (term: string) =>
     queryKey: ['sketches', term],
     queryFn: ({ signal }) =>
       call(http.GET('/api/terms/{term}/sketches', { params: { path: { term } }, signal })),
+  });
+
+export const picksKey = (term: string) => ['picks', term] as const;
+
+/** The line-up and the choice of a term. */
+export const picksQuery = (term: string) =>
+  queryOptions({
+    queryKey: picksKey(term),
+    queryFn: ({ signal }) =>
+      call(http.GET('/api/terms/{term}/picks', { params: { path: { term } }, signal })),
+    staleTime: Infinity,
   });
 
 export const suggestionsQuery = (term: string, query: string) =>
@@ -225,5 +236,55 @@ export const whyQuery = (ask: Ask) =>
     queryKey: ['why', keyOf(ask)],
     queryFn: ({ signal }) => call(http.POST('/api/answers/why-none', { body: { ask }, signal })),
     placeholderData: keepPreviousData,
+    ...answerOptions,
+  });
+
+const keyOfAll = (timetables: readonly PutBy[]) => JSON.stringify(timetables.map((one) => one.sections));
+
+/** How timetables put by stand against an ask and the catalogue of now, in their order. */
+export const putByQuery = (ask: Ask, timetables: readonly PutBy[]) =>
+  queryOptions({
+    queryKey: ['put-by', keyOf(ask), keyOfAll(timetables)],
+    queryFn: async ({ signal }) => {
+      const body = { ask, timetables: [...timetables] };
+      return (await call(http.POST('/api/answers/put-by', { body, signal }))).timetables;
+    },
+    ...answerOptions,
+  });
+
+/** Timetables side by side, by what matters in an ask; their names stand in the sentences. */
+export const comparedQuery = (ask: Ask, timetables: readonly PutBy[]) =>
+  queryOptions({
+    queryKey: ['compared', keyOf(ask), keyOfAll(timetables), timetables.map((one) => one.name).join()],
+    queryFn: ({ signal }) =>
+      call(http.POST('/api/answers/compared', { body: { ask, timetables: [...timetables] }, signal })),
+    placeholderData: keepPreviousData,
+    ...answerOptions,
+  });
+
+/** How a timetable survives each of its sections filling up. */
+export const survivalQuery = (ask: Ask, sections: readonly string[]) =>
+  queryOptions({
+    queryKey: ['survival', keyOf(ask), sections.join(' ')],
+    queryFn: ({ signal }) =>
+      call(http.POST('/api/answers/survival', { body: { ask, sections: [...sections] }, signal })),
+    ...answerOptions,
+  });
+
+/** The timetable of an ask that is nearest to some sections. */
+export const nearestQuery = (ask: Ask, sections: readonly string[]) =>
+  queryOptions({
+    queryKey: ['nearest', keyOf(ask), sections.join(' ')],
+    queryFn: ({ signal }) =>
+      call(http.POST('/api/answers/nearest', { body: { ask, sections: [...sections] }, signal })),
+    ...answerOptions,
+  });
+
+/** Where a timetable stands among the week shapes that are listed. */
+export const placeQuery = (ask: Ask, sections: readonly string[]) =>
+  queryOptions({
+    queryKey: ['place', keyOf(ask), sections.join(' ')],
+    queryFn: ({ signal }) =>
+      call(http.POST('/api/answers/place', { body: { ask, sections: [...sections] }, signal })),
     ...answerOptions,
   });

@@ -8,6 +8,8 @@ import { useNewerCatalogue } from './useNewerCatalogue';
 
 /** Each place comes when it is first visited. */
 const Catalogue = lazy(async () => ({ default: (await import('@/catalogue/Catalogue')).Catalogue }));
+const Choice = lazy(async () => ({ default: (await import('@/choice/Choice')).Choice }));
+const LineUp = lazy(async () => ({ default: (await import('@/lineup/LineUp')).LineUp }));
 const Workbench = lazy(async () => ({ default: (await import('@/workbench/Workbench')).Workbench }));
 
 export function App() {
@@ -16,6 +18,8 @@ export function App() {
       <Route element={<Shell />}>
         <Route path=":term/catalogue" element={<Catalogue />} />
         <Route path=":term/workbench" element={<Workbench />} />
+        <Route path=":term/line-up" element={<LineUp />} />
+        <Route path=":term/choice" element={<Choice />} />
         <Route path="*" element={<LatestTerm />} />
       </Route>
     </Routes>

@@ -1,14 +1,30 @@
 import { useQuery } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
 import { NavLink, useLocation, useNavigate, useParams } from 'react-router';
-import { termsQuery } from '@/api/queries';
+import { picksQuery, sketchesQuery, sketchQuery, termsQuery, visitQuery } from '@/api/queries';
+import { lanesOf } from '@/sketch/picks';
+import { withCurrent } from '@/sketch/useTermVisit';
 import { Menu, MenuChoice } from '@/ui/Menu';
 
 /** The places, in the order in which a student goes through them. */
 const places = [
   { path: 'catalogue', name: 'Catalogue' },
   { path: 'workbench', name: 'Workbench' },
+  { path: 'line-up', name: 'Line-up' },
+  { path: 'choice', name: 'Choice' },
 ];
+
+/** How many timetables are in the line-up. */
+function LineUpCount({ term }: { term: string }) {
+  const visit = useQuery(visitQuery);
+  const isKnown = visit.data !== undefined;
+  const picks = useQuery({ ...picksQuery(term), enabled: isKnown });
+  const list = useQuery({ ...sketchesQuery(term), enabled: isKnown });
+  const sketch = useQuery({ ...sketchQuery(term), enabled: isKnown });
+  if (!picks.data || !list.data || !sketch.data) return null;
+  const count = lanesOf(picks.data.picks, withCurrent(list.data.sketches, sketch.data)).length;
+  return count > 0 && <span className="ml-1 text-12">{count}</span>;
+}
 
 export function TopBar() {
   const { term = '' } = useParams();
@@ -29,6 +45,7 @@ export function TopBar() {
               className="rounded-[4px] px-2.5 py-1.5 font-strong text-on-bar-mute aria-[current=page]:bg-bar-raised aria-[current=page]:text-on-bar"
             >
               {place.name}
+              {place.path === 'line-up' && <LineUpCount term={term} />}
             </NavLink>
           ))}
       </nav>

@@ -8,7 +8,7 @@ import { sayDays } from '@/lib/days';
 import { keepSections } from '@/sketch/edits';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { meetingLines } from './meetings';
+import { meetingLines } from '@/grid/meetings';
 
 type Props = {
   term: Term;

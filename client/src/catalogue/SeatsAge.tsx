@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { call, type Course, http } from '@/api/client';
-import { courseQuery } from '@/api/queries';
+import { courseQuery, isOfCatalogue } from '@/api/queries';
 
 const minute = 60_000;
 
@@ -24,8 +24,9 @@ export function SeatsAge({ term, course }: { term: string; course: Course }) {
       setNow(Date.now());
       client.setQueryData(courseQuery(term, course.id).queryKey, fresh);
       // Whatever was answered from the older seats may be different now.
-      for (const key of ['answer', 'timetables', 'week-shapes', 'search', 'fits', 'standing'])
-        void client.invalidateQueries({ queryKey: [key] });
+      void client.invalidateQueries({
+        predicate: ({ queryKey }) => isOfCatalogue(queryKey) && queryKey[0] !== 'course',
+      });
     },
   });
   return (

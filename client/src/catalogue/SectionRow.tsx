@@ -4,7 +4,7 @@ import { type Day, fullDay, sayDays, shortDay } from '@/lib/days';
 import { sayMode } from '@/lib/modes';
 import { sayWeeks } from '@/lib/weeks';
 import { useCampusNames } from '@/sketch/useCampusNames';
-import { lettersFor, type MeetingLine, meetingLines } from './meetings';
+import { lettersFor, type MeetingLine, meetingLines } from '@/grid/meetings';
 
 type Mark = 'keep' | 'ruleOut' | null;
 

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { Section } from '@/api/client';
-import { lettersFor, meetingLines } from './meetings';
+import { lettersFor, meetingLines } from '@/grid/meetings';
 import { loosened, phraseOf, sayLoosening, sides } from './narrowing';
 import { sayAge } from './SeatsAge';
 

@@ -11,7 +11,8 @@ export type ClassHandlers = {
   onPressClass: (one: GridClass, element: HTMLElement) => void;
 };
 
-type Props = ClassHandlers & {
+/** Without handlers a class is looked at only. */
+type Props = Partial<ClassHandlers> & {
   axis: Axis;
   one: GridClass;
   share: Share;
@@ -60,18 +61,22 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
         {!short && <div className="room-line @max-[40px]:hidden">{one.room}</div>}
       </div>
       {isKept && <span className="absolute right-1 bottom-1 size-2 rounded-[1px] bg-on-course" aria-hidden="true" />}
-      <button
-        type="button"
-        aria-label={said}
-        aria-haspopup="dialog"
-        aria-keyshortcuts="K X"
-        onClick={(event) => onPressClass(one, event.currentTarget)}
-        onMouseEnter={() => onPointClass(one)}
-        onMouseLeave={() => onPointClass(null)}
-        onFocus={() => onPointClass(one)}
-        onBlur={() => onPointClass(null)}
-        className="absolute inset-0 -outline-offset-2"
-      />
+      {onPressClass ? (
+        <button
+          type="button"
+          aria-label={said}
+          aria-haspopup="dialog"
+          aria-keyshortcuts="K X"
+          onClick={(event) => onPressClass(one, event.currentTarget)}
+          onMouseEnter={() => onPointClass?.(one)}
+          onMouseLeave={() => onPointClass?.(null)}
+          onFocus={() => onPointClass?.(one)}
+          onBlur={() => onPointClass?.(null)}
+          className="absolute inset-0 -outline-offset-2"
+        />
+      ) : (
+        <span className="sr-only">{said}</span>
+      )}
     </li>
   );
 });

@@ -1,17 +1,16 @@
-import { useMemo } from 'react';
 import type { Break, Clash, TimeBlock } from '@/api/client';
 import { type Day, daysOf, fullDay, shortDay } from '@/lib/days';
 import { sayHours } from '@/lib/time';
-import { along, type Axis, hoursOf, percent } from './axis';
+import type { Axis } from './axis';
 import { BlockBar } from './BlockBar';
 import { hoursOfBlock } from './blocks';
 import { BreakBracket } from './BreakBracket';
 import { ClashMark } from './ClashMark';
-import { ClassBlock, type ClassHandlers } from './ClassBlock';
+import type { ClassHandlers } from './ClassBlock';
 import type { GridClass } from './classes';
 import { type Outline, Outlines } from './Outlines';
-import { sharesOfDay } from './shares';
 import { type BlockChange, type BlocksDraft, useBlockDrag } from './useBlockDrag';
+import { DayClasses, DayName, HourLines, HourScale } from './weekParts';
 
 type Props = ClassHandlers & {
   axis: Axis;
@@ -49,25 +48,13 @@ export function HourGrid(props: Props) {
     onPress: onOpenBlock,
   });
   const shown = draft?.blocks ?? blocks;
-  const hours = hoursOf(axis);
 
   return (
     <section
       aria-label="Hour grid"
       aria-busy={props.isBusy || (draft?.blocks ?? null) !== props.answered}
       className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6">
-      <div className="relative ml-[84px] h-6 shrink-0 text-12 text-mute" aria-hidden="true">
-        {hours.map((hour) => (
-          <span
-            key={hour}
-            data-hour={hour}
-            className="absolute top-1 -translate-x-1/2"
-            style={{ left: percent(along(axis, hour * 60)) }}
-          >
-            {hour}
-          </span>
-        ))}
-      </div>
+      <HourScale axis={axis} />
       <div className="flex min-h-0 flex-1 border-y border-rule">
         <div className="sticky left-0 z-20 flex w-[84px] shrink-0 flex-col border-r border-hair bg-paper">
           {axis.days.map((day) => (
@@ -87,7 +74,7 @@ export function HourGrid(props: Props) {
               aria-label={fullDay(day)}
               className="relative min-h-[54px] flex-1 border-rule bg-sheet not-first:border-t"
             >
-              <HourLines axis={axis} hours={hours} />
+              <HourLines axis={axis} />
               {shown.map((block, index) =>
                 daysOf(block.days).includes(day) ? (
                   <BlockBar
@@ -140,36 +127,6 @@ function sayLive(block: TimeBlock, leaves: string): string {
   return `${sayHours(start, end)} ${leaves}`;
 }
 
-function DayName({ name, classes }: { name: string; classes: readonly GridClass[] }) {
-  const hours =
-    classes.length === 0
-      ? 'off'
-      : sayHours(Math.min(...classes.map((one) => one.start)), Math.max(...classes.map((one) => one.end)));
-  return (
-    <div
-      className="min-h-[54px] flex-1 border-rule pt-2 pr-2 text-right not-first:border-t"
-      aria-hidden="true"
-    >
-      <div className="text-14 font-heavy">{name}</div>
-      <div className="text-11 whitespace-nowrap text-mute">{hours}</div>
-    </div>
-  );
-}
-
-function HourLines({ axis, hours }: { axis: Axis; hours: number[] }) {
-  return (
-    <>
-      {hours.map((hour) => (
-        <div
-          key={hour}
-          className="absolute inset-y-0 w-px bg-hair"
-          style={{ left: percent(along(axis, hour * 60)) }}
-        />
-      ))}
-    </>
-  );
-}
-
 /** The hours of a day in which a class meets or nothing may. */
 function takenOn(day: Day, classes: readonly GridClass[], blocks: readonly TimeBlock[]) {
   return [
@@ -178,30 +135,4 @@ function takenOn(day: Day, classes: readonly GridClass[], blocks: readonly TimeB
       .filter((block) => block.strength === 'cannot' && daysOf(block.days).includes(day))
       .map(hoursOfBlock),
   ];
-}
-
-type DayClassesProps = ClassHandlers & {
-  axis: Axis;
-  classes: GridClass[];
-  weekCount: number;
-  kept: ReadonlySet<string>;
-};
-
-function DayClasses({ axis, classes, weekCount, kept, ...handlers }: DayClassesProps) {
-  const shares = useMemo(() => sharesOfDay(classes, weekCount), [classes, weekCount]);
-  return (
-    <ul className="pointer-events-none absolute inset-0">
-      {classes.map((one) => (
-        <ClassBlock
-          key={one.key}
-          axis={axis}
-          one={one}
-          share={shares.get(one.key)!}
-          weekCount={weekCount}
-          isKept={kept.has(one.section.number)}
-          {...handlers}
-        />
-      ))}
-    </ul>
-  );
 }

@@ -20,6 +20,18 @@ export function axisFor(stretches: readonly Stretch[]): Axis {
   };
 }
 
+/** Just the hours that these take, and the usual days with those of the weekend that are used. */
+export function axisFitting(stretches: readonly Stretch[]): Axis {
+  if (stretches.length === 0) return axisFor([]);
+  const from = Math.min(...stretches.map((one) => one.start));
+  const to = Math.max(...stretches.map((one) => one.end));
+  return {
+    ...axisFor(stretches),
+    from: Math.floor(from / 60) * 60,
+    to: Math.min(minutesPerDay, Math.ceil(to / 60) * 60),
+  };
+}
+
 /** A minute's place along the axis, 0 to 1. */
 export function along(axis: Axis, minute: Minute): number {
   return (minute - axis.from) / (axis.to - axis.from);

@@ -49,8 +49,13 @@ export function markOf(course: string): string {
   return course.slice(0, 1);
 }
 
-export function sayComponent(section: Section): string {
+export function sayComponent(section: Pick<Section, 'component' | 'label'>): string {
   return `${capital(section.component)} ${section.label}`;
+}
+
+/** The same inside a sentence: "lecture L03". */
+export function sayComponentInline(section: Pick<Section, 'component' | 'label'>): string {
+  return `${section.component} ${section.label}`;
 }
 
 /** The same where there is little width: "Lec L03". */

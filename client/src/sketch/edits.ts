@@ -35,6 +35,21 @@ function plain(course: string, role: Role): WantedCourse {
   };
 }
 
+/** An ask of the same term that asks nothing yet, but keeps what matters and what is registered. */
+export function emptied(ask: Ask): Ask {
+  return {
+    ...ask,
+    wanted: [],
+    eitherOr: [],
+    credits: { min: null, max: null },
+    timeBlocks: [],
+    breaks: [],
+    dayLimits: ask.off.dayLimits,
+    campus: { allowed: [], preferred: null, respectTravel: true, onePerDay: false },
+    modes: [],
+  };
+}
+
 /** Wants a course in a role; one that is wanted already takes the role. */
 export function addCourse(ask: Ask, course: string, role: Role = 'must'): Ask {
   return wantedOf(ask, course)

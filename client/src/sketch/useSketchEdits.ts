@@ -1,6 +1,6 @@
 import { useIsMutating, useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { ApiError, type Ask, call, http, type SavedSketch, type Sketch } from '@/api/client';
+import { ApiError, type Ask, call, http, type PutBy, type SavedSketch, type Sketch } from '@/api/client';
 import { answerQuery, expectAnswer, keyOf, sketchKey } from '@/api/queries';
 import { useStable } from '@/lib/useStable';
 import { tellOtherWindows, useOtherWindows } from './otherWindows';
@@ -12,16 +12,18 @@ export type Notice = { text: string; canRetry: boolean };
 type Step = 'undo' | 'redo' | 'read';
 type Change = { kind: 'save'; edit: SketchEdit } | { kind: Step };
 
-/** What a student changes of a sketch: its name and what it asks. */
-export type Draft = { name: string; ask: Ask };
+/** What a student changes of a sketch: its name, what it asks, and the timetables put by. */
+export type Draft = { name: string; ask: Ask; shortlist: readonly PutBy[] };
 type SketchEdit = (draft: Draft) => Draft;
 
 const apply = (draft: Draft, edit: SketchEdit) => edit(draft);
 
 const isSame = (one: Draft, other: Draft) =>
-  one.name === other.name && keyOf(one.ask) === keyOf(other.ask);
+  one.name === other.name &&
+  keyOf(one.ask) === keyOf(other.ask) &&
+  JSON.stringify(one.shortlist) === JSON.stringify(other.shortlist);
 
-const draftOf = ({ name, ask }: Sketch): Draft => ({ name, ask });
+const draftOf = ({ name, ask, shortlist }: Sketch): Draft => ({ name, ask, shortlist });
 
 /**
  * Changes to a sketch. The cache shows each at once; they are saved one after the other, each made anew on the sketch
@@ -46,7 +48,7 @@ export function useSketchEdits(term: string) {
   const show = (sketch: Sketch) => {
     saved.current = sketch;
     const shown = pending.current.reduce(apply, draftOf(sketch));
-    client.setQueryData<Sketch>(key, { ...sketch, ...shown });
+    client.setQueryData<Sketch>(key, { ...sketch, ...shown, shortlist: [...shown.shortlist] });
   };
 
   const mutation = useMutation({
@@ -99,7 +101,7 @@ export function useSketchEdits(term: string) {
     const after = make(before);
     if (isSame(before, after)) return;
     pending.current.push(make);
-    client.setQueryData<Sketch>(key, { ...current(), ...after });
+    client.setQueryData<Sketch>(key, { ...current(), ...after, shortlist: [...after.shortlist] });
     save(make, after.ask);
   };
 
@@ -136,6 +138,8 @@ export function useSketchEdits(term: string) {
 
   const actions = useStable({
     change: (make: (ask: Ask) => Ask) => edit((draft) => ({ ...draft, ask: make(draft.ask) })),
+    changeShortlist: (make: (shortlist: readonly PutBy[]) => readonly PutBy[]) =>
+      edit((draft) => ({ ...draft, shortlist: make(draft.shortlist) })),
     rename: (name: string) => edit((draft) => ({ ...draft, name })),
     undo: () => {
       if (notice?.canRetry) {
@@ -162,7 +166,7 @@ function send(sketch: Sketch, kind: Change['kind'], draft: Draft): Promise<Saved
   const { version } = sketch;
   switch (kind) {
     case 'save':
-      return call(http.PUT('/api/sketches/{id}', { params, body: { version, ...draft } }));
+      return call(http.PUT('/api/sketches/{id}', { params, body: { version, ...draft, shortlist: [...draft.shortlist] } }));
     case 'undo':
       return call(http.POST('/api/sketches/{id}/undo', { params, body: { version } }));
     case 'read':

@@ -30,6 +30,8 @@ export type Walk = {
   step: (by: 1 | -1) => void;
   /** To another timetable of the same week shape. */
   goAlike: (alike: number) => void;
+  /** To one of the look-alikes of the n-th best week shape, both from 0. */
+  show: (place: number, alike: number) => void;
 };
 
 /** Answers an ask live, and walks its week shapes from the best on. Each ask keeps the place where one stood in it. */
@@ -110,6 +112,10 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     go,
     step: (by: 1 | -1) => go(place + by),
     goAlike: (to: number) => setAlikes((now) => new Map(now).set(alikeKey, to)),
+    show: (target: number, to: number) => {
+      go(target);
+      setAlikes((now) => new Map(now).set(`${settled?.key ?? ''} ${target}`, to));
+    },
   });
   return {
     answer: settled?.answer ?? null,

@@ -10,21 +10,28 @@ type Props = {
   sheet?: boolean;
   /** As wide as the window allows, for tables and pictures. */
   wide?: boolean;
+  /** Nothing inside has the focus when it opens: there is more to read than to fill in. */
+  isForReading?: boolean;
   children: ReactNode;
 };
 
-export function Dialog({ open, onOpenChange, title, sheet = false, wide = false, children }: Props) {
+export function Dialog({ open, onOpenChange, title, sheet = false, wide = false, isForReading = false, children }: Props) {
   return (
     <Primitive.Root open={open} onOpenChange={onOpenChange}>
       <Primitive.Portal>
         <Primitive.Overlay className="fixed inset-0 z-30 bg-scrim" />
         <Primitive.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={(event) => {
+            if (!isForReading || !(event.currentTarget instanceof HTMLElement)) return;
+            event.preventDefault();
+            event.currentTarget.focus();
+          }}
           onEscapeKeyDown={(event) => {
             // The first Escape is for the open list of a field inside.
             if (event.target instanceof Element && event.target.ariaExpanded === 'true') event.preventDefault();
           }}
-          className={`fixed z-40 overflow-auto border border-rule bg-sheet p-4 shadow-lg ${
+          className={`fixed z-40 overflow-auto border focus:outline-none border-rule bg-sheet p-4 shadow-lg ${
             sheet
               ? 'inset-x-0 bottom-0 max-h-[85dvh]'
               : `top-1/2 left-1/2 max-h-[90dvh] -translate-1/2 rounded-[4px] ${wide ? 'w-[min(72rem,96vw)]' : 'w-[min(26rem,94vw)]'}`

@@ -4,7 +4,7 @@ import { type GridClass, sayComponent } from '@/grid/classes';
 import { sayCount } from '@/lib/count';
 import { keepInstead, markSection, wantedOf } from '@/sketch/edits';
 import { Button } from '@/ui/Button';
-import { sayMeetings } from './CourseSections';
+import { sayMeetings } from '@/grid/meetings';
 import { usePlaces } from './usePlaces';
 
 export type Pressed = { one: GridClass; element: HTMLElement };

@@ -4,7 +4,7 @@ import { answerQuery, shapesQuery } from '@/api/queries';
 import { sayCount } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { factsOf } from './facts';
+import { sayFacts } from '@/sketch/facts';
 
 type Props = {
   sketches: readonly Sketch[];
@@ -49,9 +49,7 @@ export function CompareSketches({ sketches, current, onOpen, onClose }: Props) {
                   <td className="py-1.5 pr-3 text-right tabular-nums">{answer ? sayCount(answer.weekShapes) : ''}</td>
                   <td className="py-1.5 pr-3">
                     {best
-                      ? factsOf(best)
-                          .map((fact) => `${fact.value} ${fact.name}`)
-                          .join(', ')
+                      ? sayFacts(best)
                       : answer?.timetables === '0'
                         ? 'none is possible'
                         : ''}

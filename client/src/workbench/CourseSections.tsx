@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Ask, Course, Section, WantedCourse } from '@/api/client';
 import { sayComponent } from '@/grid/classes';
+import { sayMeetings } from '@/grid/meetings';
 import { countOf, sayCount } from '@/lib/count';
-import { isDay, sayDays } from '@/lib/days';
-import { minuteOf, sayHours } from '@/lib/time';
+import { minuteOf } from '@/lib/time';
 import { CourseLimits } from '@/sketch/CourseLimits';
 import { markSections } from '@/sketch/edits';
 import { Button } from '@/ui/Button';
@@ -165,17 +165,6 @@ function sayStanding(standing: string | null, timetables: string): string {
   if (standing === null) return '';
   if (standing === '0') return 'in none';
   return standing === timetables ? `in all ${sayCount(standing)}` : `in ${sayCount(standing)}`;
-}
-
-/** The hours of a section in a line. */
-export function sayMeetings(section: Section): string {
-  if (section.meetings.length === 0) return 'no set hours';
-  const byHours = new Map<string, string[]>();
-  for (const { day, start, end } of section.meetings) {
-    const hours = sayHours(minuteOf(start), minuteOf(end));
-    byHours.set(hours, [...(byHours.get(hours) ?? []), day]);
-  }
-  return [...byHours].map(([hours, on]) => `${sayDays(on.filter(isDay))} ${hours}`).join(', ');
 }
 
 type MarkProps = { label: string; pressed: boolean; onClick: () => void; children: string };

@@ -27,17 +27,20 @@ import { Possible } from './Possible';
 import { PrintSections } from './PrintSections';
 import { Reel } from './Reel';
 import { Sheet } from './Sheet';
-import { tellWeek } from './tellWeek';
+import { Shortlist } from './Shortlist';
+import { tellWeek } from '@/grid/tellWeek';
 import { useDeskActions } from './useDeskActions';
 import { useDeskView } from './useDeskView';
 import { useDetails } from './useDetails';
 import { useDrawnHours } from './useDrawnHours';
 import { useShortcuts } from './useShortcuts';
+import { useShortlist } from './useShortlist';
+import { useShowTimetable } from './useShowTimetable';
 import { WeekStrip } from './WeekStrip';
 
 type Props = { term: Term; sketch: Sketch };
 
-type Shown = 'keys' | 'palette' | 'sheet' | 'alikes' | 'asking';
+type Shown = 'keys' | 'palette' | 'sheet' | 'alikes' | 'asking' | 'shortlist';
 
 /** One sketch on the Workbench: what I ask on the left, what is possible on the right. */
 export function Desk({ term, sketch }: Props) {
@@ -72,6 +75,8 @@ export function Desk({ term, sketch }: Props) {
   );
   const sections = useSections(term.id, colours);
   const rules = useMemo(() => Object.values(rulesOf(asked, campusName)).flat(), [asked, campusName]);
+  const shortlist = useShortlist({ sketch, walk, sections, edits, onOpen: () => setShown('shortlist') });
+  useShowTimetable(walk, shortlist.show);
   const keep = (course: string, number: string) => change((now) => markSection(now, course, number, 'keep'));
   const view = useDeskView({
     term,
@@ -137,6 +142,7 @@ export function Desk({ term, sketch }: Props) {
     setDrawing,
     show: setShown,
     newBlock: () => setOpenBlock('new'),
+    shortlist,
   });
   useShortcuts(actions);
 
@@ -233,6 +239,7 @@ export function Desk({ term, sketch }: Props) {
         onShowWish={showWish}
         onLookAlikes={lookAlikes}
         onSheet={() => setShown('sheet')}
+        shortlist={shortlist}
         told={tellWeek(view.axis, view.classes, term.weeks)}
         grid={grid}
         reel={
@@ -292,6 +299,16 @@ export function Desk({ term, sketch }: Props) {
           weekCount={term.weeks}
           onGo={walk.go}
           onLookAlikes={lookAlikes}
+          onClose={() => setShown(null)}
+        />
+      )}
+      {shown === 'shortlist' && (
+        <Shortlist
+          term={term}
+          sketch={sketch}
+          rules={rules}
+          edits={edits}
+          desk={shortlist}
           onClose={() => setShown(null)}
         />
       )}

@@ -1,8 +1,9 @@
-import { ChevronLeft, ChevronRight, Printer } from 'lucide-react';
+import { Bookmark, BookmarkCheck, ChevronLeft, ChevronRight, Printer } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Answer, Ranked } from '@/api/client';
 import { countOf, sayCount } from '@/lib/count';
-import { factsOf } from './facts';
+import { factsOf } from '@/sketch/facts';
+import type { ShortlistDesk } from './useShortlist';
 
 type Props = {
   answer: Answer;
@@ -13,14 +14,44 @@ type Props = {
   onLookAlikes: () => void;
   byHand: boolean;
   onByHand: (byHand: boolean) => void;
+  /** How many timetables are put by. */
+  putBy: number;
+  shortlist: ShortlistDesk;
 };
 
 /** How many timetables there are, which is in view, and what it is like. */
 export function Facts(props: Props) {
-  const { answer, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand } = props;
+  const { answer, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand, shortlist } = props;
+  const { here } = shortlist;
   const least = answer.isExact ? '' : 'at least ';
   const tools = (
     <div className="flex items-center gap-1.5 print:hidden">
+      <div className="flex">
+        {inView && !byHand && (
+          <button
+            type="button"
+            aria-pressed={here !== undefined}
+            aria-label="Put this timetable by"
+            title={here ? `Put by as “${here.name}”` : 'Put this timetable by, on the shortlist (S)'}
+            onClick={shortlist.putBy}
+            className="-mr-px rounded-l-[4px] border border-rule bg-sheet p-1.5 hover:border-ink aria-pressed:text-plum"
+          >
+            {here ? (
+              <BookmarkCheck size={15} aria-hidden="true" />
+            ) : (
+              <Bookmark size={15} aria-hidden="true" />
+            )}
+          </button>
+        )}
+        <button
+          type="button"
+          onClick={shortlist.open}
+          title="Shortlist: the timetables put by (Shift + S)"
+          className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap not-first:rounded-l-none hover:border-ink"
+        >
+          <span className="max-[1439px]:sr-only">Shortlist</span> {props.putBy > 0 ? props.putBy : <span className="min-[1440px]:hidden" aria-hidden="true">–</span>}
+        </button>
+      </div>
       <button
         type="button"
         aria-pressed={byHand}

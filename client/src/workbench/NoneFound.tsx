@@ -5,7 +5,7 @@ import { whyQuery } from '@/api/queries';
 import { countOf } from '@/lib/count';
 import { liftWish, type Rule } from '@/sketch/rules';
 import { Button } from '@/ui/Button';
-import { sayAll, sayWish } from './wishWords';
+import { sayAll, sayWish } from '@/sketch/wishWords';
 
 type Props = {
   ask: Ask;

@@ -10,6 +10,7 @@ import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
 import { Facts } from './Facts';
 import { NoneFound } from './NoneFound';
+import type { ShortlistDesk } from './useShortlist';
 import { WhatMatters } from './WhatMatters';
 
 type Props = {
@@ -26,6 +27,7 @@ type Props = {
   onShowWish: (path: string) => void;
   onLookAlikes: () => void;
   onSheet: () => void;
+  shortlist: ShortlistDesk;
   /** The timetable in view day by day, for those who hear it. */
   told: string;
   grid: ReactNode;
@@ -67,7 +69,17 @@ export function Possible(props: Props) {
           onLookAlikes={props.onLookAlikes}
           byHand={byHand}
           onByHand={props.onByHand}
+          putBy={sketch.shortlist.length}
+          shortlist={props.shortlist}
         />
+      )}
+      {props.shortlist.problem !== null && (
+        <div role="alert" className="flex items-center gap-3 border-b border-brick bg-sheet px-4 py-1.5 text-12 print:hidden">
+          <p className="flex-1">{props.shortlist.problem}</p>
+          <Button look="quiet" onClick={props.shortlist.forgetProblem}>
+            Dismiss
+          </Button>
+        </div>
       )}
       {grid}
       {/* Under the grid, never in place of it: a drag that leaves none must not move the grid under the pointer. */}

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { type PlacedSection, sayComponent } from '@/grid/classes';
-import { sayMeetings } from './CourseSections';
+import { sayMeetings } from '@/grid/meetings';
 
 /** The sections of the timetable in view as a list; on paper only, under the week. */
 export const PrintSections = memo(function PrintSections({ sections }: { sections: readonly PlacedSection[] }) {

@@ -5,7 +5,7 @@ import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';
 import { countOf, sayCount } from '@/lib/count';
 import { placed, type Sections } from '@/sketch/useSections';
-import { cardFacts } from './facts';
+import { cardFacts } from '@/sketch/facts';
 
 type Props = {
   place: number;

@@ -3,6 +3,7 @@ import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
 import { call, http, type Sketch } from '@/api/client';
 import { sketchesQuery, sketchKey } from '@/api/queries';
+import { emptied } from '@/sketch/edits';
 import type { Edits } from '@/sketch/useSketchEdits';
 import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
 import { Button } from '@/ui/Button';
@@ -32,9 +33,9 @@ export function SketchMenu({ sketch, edits }: Props) {
     );
   const choose = async (id: string) =>
     open(await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id } } })));
-  const make = async (name: string, ask: Sketch['ask']) =>
+  const make = async (name: string, ask: Sketch['ask'], shortlist: Sketch['shortlist'] = []) =>
     open(
-      await call(http.POST('/api/terms/{term}/sketches', { params: { path: { term } }, body: { name, ask } })),
+      await call(http.POST('/api/terms/{term}/sketches', { params: { path: { term } }, body: { name, ask, shortlist } })),
     );
   const remove = async () => {
     const path = { id: sketch.id };
@@ -78,7 +79,7 @@ export function SketchMenu({ sketch, edits }: Props) {
         />
         <MenuLine />
         <MenuItem onSelect={() => setAsking('new')}>New sketch…</MenuItem>
-        <MenuItem onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask))}>Copy this sketch</MenuItem>
+        <MenuItem onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask, sketch.shortlist))}>Copy this sketch</MenuItem>
         <MenuItem onSelect={() => setAsking('rename')}>Rename…</MenuItem>
         {sketches.length > 1 && (
           <>
@@ -113,7 +114,7 @@ export function SketchMenu({ sketch, edits }: Props) {
           name={asking === 'new' ? '' : sketch.name}
           onName={(name) => {
             if (asking === 'rename') edits.rename(name);
-            else trying(make(name, emptyAsk(sketch.ask)));
+            else trying(make(name, emptied(sketch.ask)));
           }}
           onClose={() => setAsking(null)}
         />
@@ -158,21 +159,6 @@ export function DeletedSketch({ term }: { term: string }) {
       </Button>
     </div>
   );
-}
-
-/** A sketch of the same term that asks nothing yet but keeps what matters and what is registered. */
-function emptyAsk(ask: Sketch['ask']): Sketch['ask'] {
-  return {
-    ...ask,
-    wanted: [],
-    eitherOr: [],
-    credits: { min: null, max: null },
-    timeBlocks: [],
-    breaks: [],
-    dayLimits: ask.off.dayLimits,
-    campus: { allowed: [], preferred: null, respectTravel: true, onePerDay: false },
-    modes: [],
-  };
 }
 
 type NameProps = { title: string; name: string; onName: (name: string) => void; onClose: () => void };

@@ -14,6 +14,7 @@ import type { Walk } from '@/sketch/useWalk';
 import { addableRules } from './addableRules';
 import { startingPoints } from './startingPoints';
 import type { Action } from './useShortcuts';
+import type { ShortlistDesk } from './useShortlist';
 
 type Options = {
   ask: Ask;
@@ -34,6 +35,7 @@ type Options = {
   setDrawing: (strength: string) => void;
   show: (what: 'keys' | 'palette' | 'sheet' | 'alikes') => void;
   newBlock: () => void;
+  shortlist: ShortlistDesk;
 };
 
 /** Everything that can be done on the Workbench, for the keys and for the palette. */
@@ -95,6 +97,9 @@ export function useDeskActions(options: Options): Action[] {
     { name: 'Look-alike before', keys: 'Shift + ←', on: ['shift+ArrowLeft'], run: () => stepAlike(-1), isKeyOnly: true },
     { name: 'Keep the class in focus', keys: 'K', on: ['k'], run: () => mark('keep'), isKeyOnly: true },
     { name: 'Rule out the class in focus', keys: 'X', on: ['x'], run: () => mark('ruleOut'), isKeyOnly: true },
+    { name: 'Put the timetable in view by', keys: 'S', on: ['s'], run: options.shortlist.putBy },
+    { name: 'Add the timetable in view to the line-up', keys: 'L', on: ['l'], run: options.shortlist.putInLineUp },
+    { name: 'Show the shortlist', keys: 'Shift + S', on: ['shift+s'], run: options.shortlist.open },
     { name: 'Undo', keys: 'Ctrl + Z', on: ['ctrl+z'], run: edits.undo },
     { name: 'Redo', keys: 'Ctrl + Shift + Z', on: ['ctrl+shift+z'], run: edits.redo },
     { name: 'Lay all week shapes out', keys: 'A', on: ['a'], run: () => show('sheet') },

@@ -24,29 +24,35 @@ public static class ProposedName
         IReadOnlyCollection<string> taken
     )
     {
-        var facts = FactsOf(one, measures, campuses).ToArray();
-        var rarest = facts
+        var facts = FactsOf(one, measures, campuses)
+            .Select(fact =>
+                (fact.Text, Others: others.Count(other => fact.IsTrueOf(other.Timetable, other.Measures)))
+            )
             .Index()
-            .OrderBy(fact => others.Count(other => fact.Item.IsTrueOf(other.Timetable, other.Measures)))
+            .ToArray();
+        // What most others have too tells nothing.
+        var special = facts
+            .Where(fact => 2 * fact.Item.Others <= others.Count)
+            .OrderBy(fact => fact.Item.Others)
             .ThenBy(fact => fact.Index)
             .ToArray();
-        // What is special comes first; told in the order in which a week is thought of.
-        for (var count = Facts; count <= facts.Length; count++)
-        {
-            var name = string.Join(
-                ", ",
-                rarest.Take(count).OrderBy(fact => fact.Index).Select(fact => fact.Item.Text)
-            );
-            if (!taken.Contains(name))
-                return name;
-        }
-        var whole =
-            facts.Length == 0 ? "no set hours" : string.Join(", ", rarest.Take(Facts).Select(fact => fact.Item.Text));
-        return Enumerable
-            .Range(1, int.MaxValue)
-            .Select(n => n == 1 ? whole : $"{whole} {n}")
+        // The rarest are taken, and told in the order in which a week is thought of.
+        IEnumerable<string> names = Enumerable
+            .Range(Math.Min(Facts, special.Length), special.Length)
+            .Select(count => special.Take(count).OrderBy(fact => fact.Index).Select(fact => fact.Item.Text))
+            .Select(texts => string.Join(", ", texts))
+            .Append(WholeWeek(measures))
+            .Where(name => name != "");
+        var whole = WholeWeek(measures);
+        return names
+            .Concat(Enumerable.Range(2, taken.Count + 1).Select(number => Saying.Invariant($"{whole} {number}")))
             .First(name => !taken.Contains(name));
     }
+
+    private static string WholeWeek(WeekMeasures measures) =>
+        measures.EarliestStart is { } start && measures.LatestEnd is { } end
+            ? $"{Saying.Count(measures.ClassDays, "day")}, {Saying.Time(start)}–{Saying.Time(end)}"
+            : "no set hours";
 
     private static IEnumerable<Fact> FactsOf(Timetable one, WeekMeasures measures, IReadOnlyList<Campus> campuses)
     {

@@ -1,5 +1,5 @@
-import type { Axis } from '@/grid/axis';
-import { type GridClass, meetsAllTerm, sayComponent } from '@/grid/classes';
+import type { Axis } from './axis';
+import { type GridClass, meetsAllTerm, sayComponent } from './classes';
 import { fullDay } from '@/lib/days';
 import { sayHours } from '@/lib/time';
 import { sayWeeks } from '@/lib/weeks';

@@ -1,6 +1,17 @@
-import type { Section } from '@/api/client';
-import { type Day, days, daysOf } from '@/lib/days';
+import { type Day, days, daysOf, sayDays } from '@/lib/days';
 import { minuteOf, sayHours } from '@/lib/time';
+
+type Meeting = {
+  day: string;
+  start: string;
+  end: string;
+  weeks: readonly number[];
+  campus: string | null;
+  room?: string;
+};
+
+/** Whatever has meetings: a section as it is, or as it was seen. */
+type WithMeetings = { meetings: readonly Meeting[] };
 
 /** Meetings that differ in the weekday alone, as one line of a section. */
 export type MeetingLine = {
@@ -11,7 +22,7 @@ export type MeetingLine = {
   campus: string | null;
 };
 
-export function meetingLines(section: Section): MeetingLine[] {
+export function meetingLines(section: WithMeetings): MeetingLine[] {
   const lines = new Map<string, { days: string[]; line: MeetingLine }>();
   for (const meeting of section.meetings) {
     const key = [meeting.start, meeting.end, meeting.room, meeting.campus, spanOf(meeting.weeks)].join('|');
@@ -24,7 +35,7 @@ export function meetingLines(section: Section): MeetingLine[] {
           days: [],
           hours: sayHours(minuteOf(meeting.start), minuteOf(meeting.end)),
           weeks: meeting.weeks,
-          room: meeting.room,
+          room: meeting.room ?? '',
           campus: meeting.campus,
         },
       });
@@ -36,6 +47,12 @@ export function meetingLines(section: Section): MeetingLine[] {
 function spanOf(weeks: readonly number[]): string {
   const step = (weeks[1] ?? 0) - (weeks[0] ?? 0);
   return `${Math.ceil((weeks[0] ?? 0) / 2)} ${Math.ceil((weeks.at(-1) ?? 0) / 2)} ${step}`;
+}
+
+/** The hours of a section in a line. */
+export function sayMeetings(section: WithMeetings): string {
+  const lines = meetingLines(section).map((line) => `${sayDays(line.days)} ${line.hours}`);
+  return lines.length === 0 ? 'no set hours' : [...new Set(lines)].join(', ');
 }
 
 /** Days to draw as a row of letters: the usual five, and the weekend where it is used. */

@@ -1,6 +1,6 @@
 import type { Ask } from '@/api/client';
 import { countOf } from '@/lib/count';
-import type { Rule } from '@/sketch/rules';
+import type { Rule } from './rules';
 
 /** A wish as one reads it inside a sentence, and the change that lifts it. */
 export type WishWords = { name: string; lift: string };

@@ -5,7 +5,7 @@ import { minuteOf, sayHours, sayLength } from '@/lib/time';
 export type Fact = { name: string; value: string };
 
 /** What a timetable is like. */
-export function factsOf({ measures, credits }: Ranked): Fact[] {
+export function factsOf({ measures, credits }: Pick<Ranked, 'measures' | 'credits'>): Fact[] {
   const { earliestStart, latestEnd } = measures;
   return [
     { name: 'with class', value: countOf(measures.classDays, 'day') },
@@ -19,6 +19,19 @@ export function factsOf({ measures, credits }: Ranked): Fact[] {
     { name: 'fewest seats left', value: sayCount(measures.seatsToSpare) },
     { name: 'credits', value: String(credits) },
   ];
+}
+
+/** The same in a line of text. */
+export function sayFacts({ measures, credits }: Pick<Ranked, 'measures' | 'credits'>): string {
+  const { earliestStart, latestEnd } = measures;
+  return [
+    `${countOf(measures.classDays, 'day')} with class`,
+    earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours',
+    `${sayLength(measures.idleMinutes)} idle a week`,
+    `${sayTenths(measures.campusMovesTenths)} campus moves a week`,
+    `${countOf(measures.seatsToSpare, 'seat')} left in the fullest section`,
+    `${credits} credits`,
+  ].join(' · ');
 }
 
 type Weights = Ask['weights'];
@@ -49,6 +62,6 @@ export function cardFacts({ measures }: Ranked, weights: Weights): string[] {
 }
 
 /** Tenths as 2 or 1.5. */
-function sayTenths(tenths: number): string {
+export function sayTenths(tenths: number): string {
   return String(tenths / 10);
 }

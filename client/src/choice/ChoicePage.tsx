@@ -1,0 +1,124 @@
+import { useEffect, useState } from 'react';
+import type { Choice } from '@/api/client';
+import { WeekView } from '@/grid/WeekView';
+import { tellWeek } from '@/grid/tellWeek';
+import { takesText } from '@/lib/keys';
+import { useStable } from '@/lib/useStable';
+import { factsOf } from '@/sketch/facts';
+import { dropChoice } from '@/sketch/picks';
+import { rulesOf } from '@/sketch/rules';
+import { sayBroken } from '@/sketch/sayBroken';
+import { numbersOf } from '@/sketch/shortlist';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import { useOpenIn } from '@/sketch/useOpenIn';
+import type { PicksEdits } from '@/sketch/usePicks';
+import type { TermVisit } from '@/sketch/useTermVisit';
+import { Button } from '@/ui/Button';
+import { UndoRedoButtons } from '@/ui/UndoRedoButtons';
+import { Chooser } from './Chooser';
+import { Second } from './Second';
+import { SectionTable } from './SectionTable';
+import { useChoice } from './useChoice';
+
+type Props = { visit: TermVisit; choice: Choice; edits: PicksEdits };
+
+/** The choice: the week, the sections in the order to register in, and what to do if one fills. */
+export function ChoicePage({ visit, choice, edits }: Props) {
+  const { term } = visit;
+  const view = useChoice(visit, choice);
+  const campusName = useCampusNames();
+  const openIn = useOpenIn(term.id);
+  const [copied, setCopied] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  useUndoKeys(edits);
+  const rules = Object.values(rulesOf(view.ask, campusName)).flat();
+  const against = view.state ? sayBroken(choice.timetable, view.state, view.ask, rules) : [];
+  const inOrder = view.ordered.map((one) => one.section.number);
+  const copy = () =>
+    void navigator.clipboard.writeText(inOrder.join('\n')).then(
+      () => setCopied(true),
+      () => setProblem('The browser did not let the numbers be copied. Select them in the list instead.'),
+    );
+  const goOn = () =>
+    void openIn(choice.sketch, numbersOf(choice.timetable)).catch((error: unknown) =>
+      setProblem(error instanceof Error ? error.message : 'The sketch could not be opened.'),
+    );
+  return (
+    <main className="flex min-h-0 flex-1 flex-col overflow-y-auto print:overflow-visible">
+      <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule px-4 py-2 print:border-0 print:px-0 print:py-0">
+        <h1 className="leading-tight">
+          <span className="text-16 font-heavy">{choice.timetable.name}</span>
+          <span className="block text-12 text-mute">
+            The choice for {term.name}: a plan. Nothing is registered by it.
+          </span>
+        </h1>
+        {view.state?.measures && (
+          <dl className="flex flex-wrap gap-x-4 gap-y-1">
+            {factsOf({ measures: view.state.measures, credits: view.state.credits }).map((fact) => (
+              <div key={fact.name} className="flex flex-col-reverse">
+                <dt className="text-11 whitespace-nowrap text-mute">{fact.name}</dt>
+                <dd className="text-14 font-heavy whitespace-nowrap">{fact.value}</dd>
+              </div>
+            ))}
+          </dl>
+        )}
+        <div className="ml-auto flex flex-wrap items-center gap-1.5 print:hidden">
+          <span className="text-12 text-mute" role="status">
+            {edits.isSaving ? 'Saving' : 'Saved'}
+          </span>
+          <UndoRedoButtons canUndo={edits.canUndo} canRedo={edits.canRedo} onUndo={edits.undo} onRedo={edits.redo} />
+          <Chooser visit={visit} edits={edits} isQuiet />
+          {view.own && <Button onClick={goOn}>Go on from here</Button>}
+          <Button onClick={() => edits.change(dropChoice)}>Choose none</Button>
+          <Button onClick={() => window.print()}>Print</Button>
+          <Button look="main" onClick={copy}>
+            {copied ? 'Copied' : `Copy all ${inOrder.length} numbers`}
+          </Button>
+        </div>
+      </header>
+      {[problem, edits.problem, view.problem?.message ?? null].map(
+        (text) =>
+          text !== null && (
+            <p key={text} role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">
+              {text}{' '}
+              {text === view.problem?.message && (
+                <Button look="quiet" onClick={view.retry}>
+                  Try again
+                </Button>
+              )}
+            </p>
+          ),
+      )}
+      {against.map((text) => (
+        <p key={text} className="px-4 pt-1.5 text-12 text-brick print:px-0">
+          {text}
+        </p>
+      ))}
+      {choice.timetable.note !== '' && (
+        <p className="px-4 pt-1.5 text-12 whitespace-pre-wrap text-mute print:px-0">{choice.timetable.note}</p>
+      )}
+      <div className="flex min-h-[360px] shrink-0 overflow-x-auto print:min-h-0 print:overflow-visible">
+        <WeekView axis={view.axis} classes={view.classes} weekCount={term.weeks} label="Week of the choice" />
+      </div>
+      <p className="sr-only">{tellWeek(view.axis, view.classes, term.weeks)}</p>
+      <SectionTable visit={visit} choice={choice} view={view} edits={edits} />
+      <Second visit={visit} choice={choice} view={view} edits={edits} />
+    </main>
+  );
+}
+
+/** Undo and redo by key; fields, menus and dialogs keep theirs. */
+function useUndoKeys({ undo, redo }: PicksEdits): void {
+  const keys = useStable({ undo, redo });
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || takesText(event.target)) return;
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      event.preventDefault();
+      if (event.shiftKey) keys.redo();
+      else keys.undo();
+    };
+    window.addEventListener('keydown', down);
+    return () => window.removeEventListener('keydown', down);
+  }, [keys]);
+}

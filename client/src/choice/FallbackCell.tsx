@@ -1,0 +1,140 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Choice, SectionSurvival, SeenSection } from '@/api/client';
+import { nearestQuery } from '@/api/queries';
+import { type PlacedSection, sayComponent, sayComponentInline } from '@/grid/classes';
+import { sayMeetings } from '@/grid/meetings';
+import { markSection } from '@/sketch/edits';
+import { prepare } from '@/sketch/picks';
+import { numbersOf, seenOf } from '@/sketch/shortlist';
+import type { PicksEdits } from '@/sketch/usePicks';
+import { placed } from '@/sketch/useSections';
+import type { TermVisit } from '@/sketch/useTermVisit';
+import { sayAll } from '@/sketch/wishWords';
+import { Button } from '@/ui/Button';
+import { Menu, MenuItem } from '@/ui/Menu';
+import type { ChoiceView } from './useChoice';
+
+type Props = {
+  visit: TermVisit;
+  choice: Choice;
+  view: ChoiceView;
+  edits: PicksEdits;
+  one: PlacedSection;
+  survival: SectionSurvival;
+};
+
+const small = 'px-2! py-0.5! text-12! whitespace-nowrap';
+
+/** What to take if a section fills: what is prepared, or what could be. */
+export function FallbackCell({ choice, view, edits, one, survival }: Props) {
+  const client = useQueryClient();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { course, section } = one;
+  const prepared = choice.fallbacks.find((fallback) => fallback.section === section.number);
+  const others = course.sections.filter(
+    (other) => other.component === section.component && other.number !== section.number && other.freeSeats > 0,
+  );
+  const accept = (instead: SeenSection[] | null) =>
+    edits.change((now) => prepare(now, section.number, instead));
+
+  /** The nearest timetable that holds another section in this one's place. */
+  const pick = async (number: string) => {
+    const without = markSection(view.ask, course.id, section.number, 'ruleOut');
+    const asked = markSection(without, course.id, number, 'keep');
+    try {
+      const { sections } = await client.query(nearestQuery(asked, numbersOf(choice.timetable)));
+      setProblem(sections ? null : 'No timetable holds that section.');
+      if (sections) accept(seenOf(placed(view.sections, sections)));
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'It could not be asked.');
+    }
+  };
+
+  return (
+    <div className="flex flex-wrap items-start gap-x-2 gap-y-1">
+      <div className="min-w-0 flex-1 basis-44">
+        {prepared ? (
+          <>
+            <span className="font-strong">Then </span>
+            <Swap choice={choice} view={view} instead={prepared.instead} />
+          </>
+        ) : survival.instead ? (
+          <span className="text-mute print:hidden">
+            {survival.rescue === 'straightSwap'
+              ? 'A straight swap: '
+              : 'Only another timetable: '}
+            <Swap choice={choice} view={view} instead={seenOf(placed(view.sections, survival.instead))} />
+          </span>
+        ) : (
+          <span className="text-brick">Nothing takes its place</span>
+        )}
+        {problem !== null && (
+          <span role="alert" className="block text-brick">
+            {problem}
+          </span>
+        )}
+      </div>
+      <div className="flex gap-1 print:hidden">
+        {prepared ? (
+          <Button className={small} onClick={() => accept(null)}>Drop</Button>
+        ) : (
+          survival.instead && (
+            <Button
+              className={small}
+              aria-label={`Prepare this for ${course.id} ${sayComponent(section)}`}
+              onClick={() => accept(seenOf(placed(view.sections, survival.instead!)))}
+            >
+              Prepare
+            </Button>
+          )
+        )}
+        {others.length > 0 && (
+          <Menu
+            trigger={
+              <Button className={small} aria-label={`Pick another for ${course.id} ${sayComponent(section)}`}>Pick another</Button>
+            }
+          >
+            <div className="max-h-[40vh] overflow-y-auto text-12">
+              {others.map((other) => (
+                <MenuItem key={other.number} onSelect={() => void pick(other.number)}>
+                  {sayComponent(other)}, {sayMeetings(other)}, {other.freeSeats} left
+                </MenuItem>
+              ))}
+            </div>
+          </Menu>
+        )}
+      </div>
+    </div>
+  );
+}
+
+type SwapProps = { choice: Choice; view: ChoiceView; instead: readonly SeenSection[] };
+
+/** The sections that come in, with their numbers, and those they take the place of. */
+function Swap({ choice, view, instead }: SwapProps) {
+  const held = numbersOf(choice.timetable);
+  const coming = instead.filter((section) => !held.includes(section.number));
+  const going = choice.timetable.sections.filter(
+    (section) => !instead.some((other) => other.number === section.number),
+  );
+  const gone = coming.filter((section) => !view.sections.byNumber.has(section.number));
+  const full = placed(view.sections, coming.map((section) => section.number)).filter(
+    (one) => one.section.freeSeats === 0,
+  );
+  const courses = [...new Set(coming.map((section) => section.course))];
+  return (
+    <span>
+      {courses
+        .map((course) => {
+          const its = coming.filter((section) => section.course === course);
+          return `${course} ${its.map((one) => `${sayComponentInline(one)} (${one.number}), ${sayMeetings(one)}`).join(', and ')}`;
+        })
+        .join('; ')}
+      {going.length > 0 &&
+        `, instead of ${sayAll(going.map((one) => `${courses.length > 1 ? `${one.course} ` : ''}${sayComponentInline(one)}`))}`}
+      {gone.length > 0 && <span className="text-brick"> — gone from the catalogue</span>}
+      {full.length > 0 && <span className="text-brick"> — full by now</span>}
+    </span>
+  );
+}

@@ -1,0 +1,72 @@
+import type { Choice } from '@/api/client';
+import { classesOf } from '@/grid/classes';
+import { WeekPicture } from '@/grid/WeekPicture';
+import { setSecond } from '@/sketch/picks';
+import { numbersOf } from '@/sketch/shortlist';
+import type { PicksEdits } from '@/sketch/usePicks';
+import { placed } from '@/sketch/useSections';
+import type { TermVisit } from '@/sketch/useTermVisit';
+import { Button } from '@/ui/Button';
+import { Menu, MenuItem } from '@/ui/Menu';
+import type { ChoiceView } from './useChoice';
+
+type Props = { visit: TermVisit; choice: Choice; view: ChoiceView; edits: PicksEdits };
+
+/** A whole second timetable behind the choice, for when it falls through altogether. */
+export function Second({ visit, choice, view, edits }: Props) {
+  const { second } = choice;
+  const chosen = numbersOf(choice.timetable).join();
+  const others = visit.sketches
+    .flatMap((sketch) => sketch.shortlist)
+    .filter((one) => numbersOf(one).join() !== chosen && one.id !== second?.id);
+  const numbers = second ? numbersOf(second) : [];
+  return (
+    <section
+      aria-label="Second timetable"
+      className={`px-4 pt-4 pb-6 print:px-0 print:pt-1 print:pb-0 ${second ? '' : 'print:hidden'}`}
+    >
+      <h2 className="text-14 font-heavy">If it all falls through</h2>
+      <div className="mt-1 flex flex-wrap items-start gap-4 text-12">
+        {second ? (
+          <>
+            <div className="w-[168px] print:hidden">
+              <WeekPicture
+                axis={view.axis}
+                classes={classesOf(placed(view.sections, numbers))}
+                weekCount={visit.term.weeks}
+              />
+            </div>
+            <div className="max-w-prose min-w-0 flex-1">
+              <p className="font-strong">{second.name}</p>
+              <p className="mt-0.5">
+                {second.sections
+                  .map((section) => `${section.number} ${section.course} ${section.label}`)
+                  .join(' · ')}
+              </p>
+            </div>
+          </>
+        ) : (
+          <p className="text-mute">
+            {others.length > 0
+              ? 'A whole second timetable can stand behind the choice.'
+              : 'Put another timetable by, and it can stand behind the choice as a whole.'}
+          </p>
+        )}
+        <div className="flex gap-1.5 print:hidden">
+          {others.length > 0 && (
+            <Menu trigger={<Button>{second ? 'Another one' : 'Put one behind it'}</Button>}>
+              <div className="max-h-[40vh] overflow-y-auto">
+                {others.map((one) => (
+                  <MenuItem key={one.id} onSelect={() => edits.change((now) => setSecond(now, one))}>
+                    {one.name}
+                  </MenuItem>
+                ))}
+              </div>
+            </Menu>
+          )}
+          {second && <Button onClick={() => edits.change((now) => setSecond(now, null))}>None</Button>}
+        </div>
+      </div>
+    </section>
+  );
+}

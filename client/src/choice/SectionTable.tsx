@@ -1,0 +1,110 @@
+import type { Choice } from '@/api/client';
+import { colourOf, type PlacedSection, sayComponent } from '@/grid/classes';
+import { sayMeetings } from '@/grid/meetings';
+import { countOf } from '@/lib/count';
+import type { PicksEdits } from '@/sketch/usePicks';
+import type { TermVisit } from '@/sketch/useTermVisit';
+import { FallbackCell } from './FallbackCell';
+import type { ChoiceView } from './useChoice';
+
+type Props = { visit: TermVisit; choice: Choice; view: ChoiceView; edits: PicksEdits };
+
+const columns = ['', 'Number', 'Section', 'Hours', 'Room', 'Instructor', 'Seats left', 'If it fills'];
+
+/** The sections in the order in which to register, the most urgent first, and what to do if one fills. */
+export function SectionTable({ visit, choice, view, edits }: Props) {
+  return (
+    <section aria-label="Sections" className="px-4 pt-3 print:px-0 print:pt-1">
+      <h2 className="text-14 font-heavy">
+        Register in this order
+        <span className="ml-2 text-12 font-text text-mute print:hidden">
+          what fills first and is hardest to replace comes first
+        </span>
+      </h2>
+      {view.survival && <p className="mt-0.5 text-12 text-mute">{view.survival.summary}</p>}
+      <div className="mt-1.5 overflow-x-auto print:overflow-visible">
+        <table className="w-full min-w-[820px] border-collapse text-12 print:min-w-0 print:text-11">
+          <thead>
+            <tr className="text-left text-mute">
+              {columns.map((name) => (
+                <th key={name} scope="col" className="py-1 pr-3 font-text">
+                  {name || <span className="sr-only">Place</span>}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {view.ordered.map((one, i) => (
+              <Row key={one.section.number} place={i + 1} one={one} visit={visit} choice={choice} view={view} edits={edits} />
+            ))}
+            {view.missing.map((section) => (
+              <tr key={section.number} className="border-t border-hair align-top text-brick">
+                <td />
+                <td className="py-1.5 pr-3 tabular-nums line-through">{section.number}</td>
+                <td className="py-1.5 pr-3">
+                  {section.course} {sayComponent(section)}
+                </td>
+                <td className="py-1.5 pr-3 line-through">{sayMeetings(section)}</td>
+                <td colSpan={4} className="py-1.5">
+                  is gone from the catalogue
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+type RowProps = Props & { place: number; one: PlacedSection };
+
+function Row({ place, one, visit, choice, view, edits }: RowProps) {
+  const { course, section, colour } = one;
+  const survival = view.survival?.sections.find((other) => other.number === section.number);
+  const rooms = [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '');
+  return (
+    <tr className="border-t border-hair align-top" data-number={section.number}>
+      <td className="w-7 py-1.5 pr-2 text-right font-heavy tabular-nums">{place}</td>
+      <td className="py-1.5 pr-3 font-strong tabular-nums select-all">{section.number}</td>
+      <td className="py-1.5 pr-3">
+        <span className="flex gap-1.5">
+          <span
+            className="mt-0.5 h-3 w-2 shrink-0 rounded-[2px] border border-on-course/35"
+            style={{ backgroundColor: colourOf(colour) }}
+            aria-hidden="true"
+          />
+          <span>
+            <span className="font-strong">
+              {course.id} {sayComponent(section)}
+            </span>
+            <span className="block text-mute">{course.title}</span>
+          </span>
+        </span>
+      </td>
+      <td className="py-1.5 pr-3 whitespace-nowrap">
+        {sayMeetings(section)
+          .split(', ')
+          .map((line) => (
+            <div key={line}>{line}</div>
+          ))}
+      </td>
+      <td className="py-1.5 pr-3">{rooms.join(', ')}</td>
+      <td className="py-1.5 pr-3">{section.instructors.join(' and ')}</td>
+      <td className="py-1.5 pr-3 whitespace-nowrap">
+        {survival?.isRegistered ? (
+          <span className="text-moss">✓ registered</span>
+        ) : section.freeSeats === 0 ? (
+          <span className="text-brick">full</span>
+        ) : (
+          <span className={survival?.isAtRisk ? 'font-strong' : ''}>{countOf(section.freeSeats, 'seat')}</span>
+        )}
+      </td>
+      <td className="py-1.5">
+        {survival && !survival.isRegistered && (
+          <FallbackCell visit={visit} choice={choice} view={view} edits={edits} one={one} survival={survival} />
+        )}
+      </td>
+    </tr>
+  );
+}

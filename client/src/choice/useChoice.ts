@@ -1,0 +1,58 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { Ask, Choice } from '@/api/client';
+import { putByQuery, survivalQuery } from '@/api/queries';
+import { axisFitting } from '@/grid/axis';
+import { classesOf } from '@/grid/classes';
+import { addCourse, emptied } from '@/sketch/edits';
+import { coursesOf, numbersOf } from '@/sketch/shortlist';
+import { useCourseColours } from '@/sketch/useCourseColours';
+import { placed, useSections } from '@/sketch/useSections';
+import type { TermVisit } from '@/sketch/useTermVisit';
+
+/** The chosen timetable as the catalogue has it now, how it stands and how it survives. */
+export function useChoice({ term, sketch, sketches }: TermVisit, choice: Choice) {
+  const { timetable } = choice;
+  const own = sketches.find((one) => one.id === choice.sketch);
+  // Its sketch may be deleted: then it stands by its courses alone.
+  const ask: Ask = useMemo(
+    () =>
+      own?.ask ??
+      coursesOf(timetable).reduce((now, course) => addCourse(now, course), emptied(sketch.ask)),
+    [own?.ask, timetable, sketch.ask],
+  );
+  const courses = useMemo(
+    () => [
+      ...new Set(
+        [timetable, ...choice.fallbacks.map((one) => ({ sections: one.instead })), ...(choice.second ? [choice.second] : [])].flatMap(
+          coursesOf,
+        ),
+      ),
+    ],
+    [timetable, choice.fallbacks, choice.second],
+  );
+  const colours = useCourseColours(own?.id ?? sketch.id, courses);
+  const sections = useSections(term.id, colours);
+  const numbers = numbersOf(timetable);
+  const state = useQuery(putByQuery(ask, [timetable]));
+  const isTimetable = state.data?.[0]?.isTimetable === true;
+  const survival = useQuery({ ...survivalQuery(ask, numbers), enabled: isTimetable });
+  const classes = useMemo(() => classesOf(placed(sections, numbers)), [sections, numbers]);
+  // The most urgent first; until that is known, as they were put by.
+  const order = survival.data?.sections.map((one) => one.number) ?? numbers;
+  return {
+    own,
+    ask,
+    sections,
+    classes,
+    axis: axisFitting(classes),
+    state: state.data?.[0] ?? null,
+    survival: survival.data ?? null,
+    problem: state.error ?? survival.error,
+    retry: () => void (state.isError ? state.refetch() : survival.refetch()),
+    ordered: placed(sections, order),
+    missing: timetable.sections.filter((section) => !sections.byNumber.has(section.number)),
+  };
+}
+
+export type ChoiceView = ReturnType<typeof useChoice>;

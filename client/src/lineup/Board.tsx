@@ -1,0 +1,194 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { takesText } from '@/lib/keys';
+import { useStable } from '@/lib/useStable';
+import { choose, type Lane, lanesOf, moveLane, setBaseline, takeOut } from '@/sketch/picks';
+import { rulesOf } from '@/sketch/rules';
+import { sayBroken } from '@/sketch/sayBroken';
+import { numbersOf } from '@/sketch/shortlist';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import { useOpenIn } from '@/sketch/useOpenIn';
+import type { PicksEdits } from '@/sketch/usePicks';
+import type { TermVisit } from '@/sketch/useTermVisit';
+import { Button } from '@/ui/Button';
+import { UndoRedoButtons } from '@/ui/UndoRedoButtons';
+import { AddLane } from './AddLane';
+import { LaneChip } from './LaneChip';
+import { Lanes } from './Lanes';
+import { LanesTable } from './LanesTable';
+import { MeasureTable, Pairs } from './MeasureTable';
+import { Survivals } from './Survivals';
+import { type BoardLane, useBoard } from './useBoard';
+
+type Props = { visit: TermVisit; lanes: readonly Lane[]; edits: PicksEdits };
+
+/** Two to eight timetables side by side: the hours, the measures, and in what they differ. */
+export function Board({ visit, lanes, edits }: Props) {
+  const { term, sketches } = visit;
+  const [hidden, setHidden] = useState<readonly string[]>([]);
+  const [fades, setFades] = useState(true);
+  const [problem, setProblem] = useState<string | null>(null);
+  const campusName = useCampusNames();
+  const openIn = useOpenIn(term.id);
+  const navigate = useNavigate();
+  const keyOf = (lane: Lane) => `${lane.sketch.id} ${lane.timetable.id}`;
+  const isHidden = (lane: Lane) => hidden.includes(keyOf(lane));
+  const shown = useMemo(
+    () => lanes.filter((lane) => !hidden.includes(`${lane.sketch.id} ${lane.timetable.id}`)),
+    [lanes, hidden],
+  );
+  const board = useBoard(visit, shown);
+
+  const { baseline, choice } = edits.picks;
+  const base = shown.find(
+    (lane) => lane.place.sketch === baseline?.sketch && lane.place.timetable === baseline.timetable,
+  );
+  const isFaded = (lane: BoardLane, number: string) => {
+    if (!fades || board.lanes.length < 2) return false;
+    const others = base ? board.lanes.filter((other) => other.letter === base.letter) : board.lanes;
+    return lane.letter !== base?.letter && others.every((other) => other.numbers.includes(number));
+  };
+  const toggle = (lane: Lane) => {
+    const key = keyOf(lane);
+    // One has to stay.
+    setHidden(isHidden(lane) ? hidden.filter((one) => one !== key) : shown.length > 1 ? [...hidden, key] : hidden);
+  };
+  const chooseLane = (lane: Lane) => {
+    edits.change((now) => choose(now, lane.sketch.id, lane.timetable));
+    void navigate(`/${term.id}/choice`);
+  };
+  useLineUpKeys({
+    toggle: (letter) => {
+      const lane = lanes.find((one) => one.letter === letter);
+      if (lane) toggle(lane);
+    },
+    undo: edits.undo,
+    redo: edits.redo,
+  });
+  const moveOnto = (lane: Lane, target: Lane | undefined) =>
+    target && edits.change((now) => moveLane(now, lane.place, target.place));
+
+  const comparison = board.compared.data;
+  const isComparisonOfThese = comparison?.rows[0]?.values.length === board.comparable.length;
+  const comparable = board.lanes.filter((lane) => lane.state?.measures);
+  return (
+    <main className="flex min-h-0 flex-1 flex-col overflow-y-auto">
+      <header className="flex flex-wrap items-center gap-2 border-b border-rule px-4 py-2">
+        <h1 className="mr-1 text-16 font-heavy">Line-up</h1>
+        {lanes.map((lane, i) => (
+          <LaneChip
+            key={keyOf(lane)}
+            lane={lane}
+            isHidden={isHidden(lane)}
+            isBaseline={base?.letter === lane.letter}
+            isChoice={choice !== null && numbersOf(choice.timetable).join() === numbersOf(lane.timetable).join()}
+            isFaulty={board.lanes.some((one) => one.letter === lane.letter && one.state?.holds === false)}
+            isFirst={i === 0}
+            isLast={i === lanes.length - 1}
+            actions={{
+              goOn: () =>
+                void openIn(lane.sketch.id, numbersOf(lane.timetable)).catch((error: unknown) =>
+                  setProblem(error instanceof Error ? error.message : 'The sketch could not be opened.'),
+                ),
+              baseline: () => edits.change((now) => setBaseline(now, lane.place)),
+              move: (by) => moveOnto(lane, lanes[i + by]),
+              hide: () => toggle(lane),
+              takeOut: () => edits.change((now) => takeOut(now, lane.place)),
+              choose: () => chooseLane(lane),
+            }}
+            onDrop={(letter) => {
+              const dragged = lanes.find((one) => one.letter === letter);
+              if (dragged) moveOnto(dragged, lane);
+            }}
+          />
+        ))}
+        <AddLane sketches={sketches} lanes={lanesOf(edits.picks, sketches)} edits={edits} />
+        <div className="ml-auto flex items-center gap-2">
+          <span className="text-12 text-mute" role="status">
+            {edits.isSaving ? 'Saving' : 'Saved'}
+          </span>
+          <UndoRedoButtons canUndo={edits.canUndo} canRedo={edits.canRedo} onUndo={edits.undo} onRedo={edits.redo} />
+          {shown.length > 1 && (
+            <label className="flex items-center gap-1.5 text-12">
+              <input
+                type="checkbox"
+                checked={fades}
+                onChange={(event) => setFades(event.target.checked)}
+                className="accent-plum"
+              />
+              {base ? `fade what each shares with ${base.letter}` : `fade what all ${shown.length} share`}
+            </label>
+          )}
+          {base && (
+            <Button look="main" onClick={() => chooseLane(base)}>
+              Choose {base.letter}
+            </Button>
+          )}
+        </div>
+      </header>
+      {[problem, edits.problem].map(
+        (text) =>
+          text !== null && (
+            <p key={text} role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">
+              {text}
+            </p>
+          ),
+      )}
+      {board.lanes.map((lane) => {
+        const rules = Object.values(rulesOf(lane.sketch.ask, campusName)).flat();
+        const against = lane.state ? sayBroken(lane.timetable, lane.state, lane.sketch.ask, rules) : [];
+        return against.length > 0 || lane.problem ? (
+          <p key={lane.letter} className="px-4 pt-1.5 text-12 text-brick">
+            <span className="font-heavy">{lane.letter}</span> {against.join(' ')} {lane.problem?.message}
+          </p>
+        ) : null;
+      })}
+      <Lanes axis={board.axis} lanes={board.lanes} weekCount={term.weeks} isFaded={isFaded} />
+      <LanesTable axis={board.axis} lanes={board.lanes} isFaded={isFaded} />
+      {lanes.length === 1 && (
+        <p className="px-4 pt-2 text-mute">Add a second timetable, and they are held against each other here.</p>
+      )}
+      {board.compared.isError && (
+        <p role="alert" className="px-4 pt-2 text-brick">
+          They could not be compared: {board.compared.error.message}{' '}
+          <Button look="quiet" onClick={() => void board.compared.refetch()}>
+            Try again
+          </Button>
+        </p>
+      )}
+      {comparison && isComparisonOfThese && (
+        <>
+          <MeasureTable
+            lanes={comparable}
+            comparison={comparison}
+            baseline={base?.letter ?? null}
+            sections={board.sections}
+          />
+          <Pairs lanes={comparable} comparison={comparison} baseline={base?.letter ?? null} />
+        </>
+      )}
+      <Survivals lanes={board.lanes} />
+    </main>
+  );
+}
+
+type Keys = { toggle: (letter: string) => void; undo: () => void; redo: () => void };
+
+/** A lane by its letter, undo and redo; fields, menus and dialogs keep their keys. */
+function useLineUpKeys(keys: Keys): void {
+  const stable = useStable(keys);
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || event.altKey || takesText(event.target)) return;
+      const key = event.key.toLowerCase();
+      if (event.ctrlKey || event.metaKey) {
+        if (key !== 'z') return;
+        event.preventDefault();
+        if (event.shiftKey) stable.redo();
+        else stable.undo();
+      } else if (/^[a-h]$/.test(key)) stable.toggle(key.toUpperCase());
+    };
+    window.addEventListener('keydown', down);
+    return () => window.removeEventListener('keydown', down);
+  }, [stable]);
+}

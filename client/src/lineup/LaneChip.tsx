@@ -1,0 +1,93 @@
+import { ChevronDown } from 'lucide-react';
+import type { DragEvent } from 'react';
+import { Menu, MenuItem, MenuLine } from '@/ui/Menu';
+import { LaneLetter } from './LaneLetter';
+import type { Lane } from '@/sketch/picks';
+
+export type LaneActions = {
+  goOn: () => void;
+  baseline: () => void;
+  move: (by: 1 | -1) => void;
+  hide: () => void;
+  takeOut: () => void;
+  choose: () => void;
+};
+
+type Props = {
+  lane: Lane;
+  isHidden: boolean;
+  isBaseline: boolean;
+  isChoice: boolean;
+  /** Whether something stands against it. */
+  isFaulty: boolean;
+  isFirst: boolean;
+  isLast: boolean;
+  actions: LaneActions;
+  onDrop: (letter: string) => void;
+};
+
+const dragKind = 'application/x-hour-grid-lane';
+
+/** A timetable of the line-up by letter and name, with all that can be done with it. Dragged, it changes places. */
+export function LaneChip(props: Props) {
+  const { lane, isHidden, isBaseline, isChoice, isFaulty, isFirst, isLast, actions, onDrop } = props;
+  const marks = [
+    isHidden && 'hidden',
+    isBaseline && 'baseline',
+    isChoice && 'the choice',
+    isFaulty && 'look below',
+  ].filter((mark) => mark !== false);
+  return (
+    <div
+      draggable
+      onDragStart={(event: DragEvent) => event.dataTransfer.setData(dragKind, lane.letter)}
+      onDragOver={(event: DragEvent) => event.dataTransfer.types.includes(dragKind) && event.preventDefault()}
+      onDrop={(event: DragEvent) => onDrop(event.dataTransfer.getData(dragKind))}
+      data-lane={lane.letter}
+    >
+      <Menu
+        align="start"
+        trigger={
+          <button
+            type="button"
+            aria-label={`${lane.letter}: ${lane.timetable.name}${marks.map((mark) => `, ${mark}`).join('')}. What to do with it`}
+            onKeyDown={(event) => {
+              if (!event.altKey || (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight')) return;
+              event.preventDefault();
+              actions.move(event.key === 'ArrowLeft' ? -1 : 1);
+            }}
+            className={`flex max-w-[260px] items-center gap-1.5 rounded-[4px] border border-rule bg-sheet px-2 py-1.5 hover:border-ink ${isHidden ? 'opacity-60' : ''}`}
+          >
+            <LaneLetter lane={lane} />
+            <span className={`truncate ${isHidden ? 'line-through' : ''}`}>{lane.timetable.name}</span>
+            {marks
+              .filter((mark) => mark !== 'hidden')
+              .map((mark) => (
+                <span
+                  key={mark}
+                  className={`text-11 whitespace-nowrap ${mark === 'look below' ? 'text-brick' : 'text-plum'}`}
+                >
+                  {mark}
+                </span>
+              ))}
+            <ChevronDown size={13} className="shrink-0" aria-hidden="true" />
+          </button>
+        }
+      >
+        <MenuItem onSelect={actions.goOn}>Go on from here on the Workbench</MenuItem>
+        <MenuItem onSelect={actions.choose}>Choose it</MenuItem>
+        <MenuLine />
+        <MenuItem onSelect={actions.baseline}>
+          {isBaseline ? 'No baseline any more' : 'Baseline: show the others as differences from it'}
+        </MenuItem>
+        <MenuItem onSelect={actions.hide}>
+          {isHidden ? 'Show' : 'Hide'} it ({lane.letter})
+        </MenuItem>
+        {!isFirst && <MenuItem onSelect={() => actions.move(-1)}>Move it before (Alt + ←)</MenuItem>}
+        {!isLast && <MenuItem onSelect={() => actions.move(1)}>Move it after (Alt + →)</MenuItem>}
+        <MenuLine />
+        <MenuItem onSelect={actions.takeOut}>Take it out of the line-up</MenuItem>
+      </Menu>
+    </div>
+  );
+}

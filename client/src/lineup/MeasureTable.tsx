@@ -1,0 +1,154 @@
+import type { Comparison, MeasureRow } from '@/api/client';
+import { sayComponentInline } from '@/grid/classes';
+import { countOf } from '@/lib/count';
+import { placed, type Sections } from '@/sketch/useSections';
+import { LaneLetter } from './LaneLetter';
+import { barOf, nameOfMeasure, sayChange, sayMeasure } from './measures';
+import type { BoardLane } from './useBoard';
+
+type Props = {
+  lanes: readonly BoardLane[];
+  comparison: Comparison;
+  baseline: string | null;
+  sections: Sections;
+};
+
+/** The measures side by side, what matters most first; rows in which all are equal stand folded under it. */
+export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
+  const isAlone = lanes.length === 1;
+  const told = comparison.rows.filter((row) => isAlone || !row.isEqual);
+  const equal = comparison.rows.filter((row) => !isAlone && row.isEqual);
+  const from = lanes.findIndex((lane) => lane.letter === baseline);
+  return (
+    <div className="shrink-0 overflow-x-auto px-4">
+      <table className="w-full min-w-[560px] border-collapse">
+        <caption className="sr-only">Measures of the timetables, what matters most first</caption>
+        <thead>
+          <tr className="text-left text-12 text-mute">
+            <th scope="col" className="w-[220px] py-1.5 font-text">
+              <span className="sr-only">Measure</span>
+            </th>
+            {lanes.map((lane) => (
+              <th key={lane.letter} scope="col" className="max-w-[200px] truncate py-1.5 pr-3 font-strong">
+                {lane.letter} · {lane.timetable.name}
+                {lane.letter === baseline && ' (baseline)'}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {told.map((row) => (
+            <tr key={row.measure} className="border-t border-hair">
+              <th scope="row" className="py-1 text-left font-text text-mute">
+                {nameOfMeasure(row)}
+              </th>
+              {lanes.map((lane, i) => (
+                <td key={lane.letter} className="py-1 pr-3 whitespace-nowrap">
+                  <Cell
+                    bar={barOf(row, row.values[i] ?? null)}
+                    isBest={row.best[i] ?? false}
+                    isTied={row.best.filter(Boolean).length > 1}
+                  >
+                    {from >= 0 && i !== from
+                      ? sayChange(row, row.values[i] ?? null, row.values[from] ?? null)
+                      : sayMeasure(row, row.values[i] ?? null)}
+                    {row.measure === 'seatsToSpare' && fewest(lane, row, i, sections)}
+                  </Cell>
+                </td>
+              ))}
+            </tr>
+          ))}
+          <SurvivalRow lanes={lanes} />
+        </tbody>
+      </table>
+      {equal.length > 0 && (
+        <details className="border-t border-hair py-1.5 text-12 text-mute">
+          <summary className="cursor-pointer">
+            The same in all {lanes.length}: {equal.map((row) => nameOfMeasure(row).toLowerCase()).join(', ')}
+          </summary>
+          <dl className="mt-1 grid grid-cols-[220px_1fr] gap-y-0.5">
+            {equal.map((row) => (
+              <div key={row.measure} className="contents">
+                <dt>{nameOfMeasure(row)}</dt>
+                <dd className="text-ink">{sayMeasure(row, row.values[0] ?? null)}</dd>
+              </div>
+            ))}
+          </dl>
+        </details>
+      )}
+    </div>
+  );
+}
+
+/** Which section has the fewest seats. */
+function fewest(lane: BoardLane, row: MeasureRow, at: number, sections: Sections): string {
+  const least = placed(sections, lane.numbers).find((one) => one.section.freeSeats === row.values[at]);
+  return least ? ` in ${least.course.id} ${sayComponentInline(least.section)}` : '';
+}
+
+/** How many sections of each have a straight swap. */
+function SurvivalRow({ lanes }: { lanes: readonly BoardLane[] }) {
+  const shares = lanes.map(({ survival }) => (survival ? survival.swaps / Math.max(1, survival.outOf) : null));
+  const best = Math.max(...shares.map((share) => share ?? -1));
+  const isBest = shares.map((share) => share === best && new Set(shares).size > 1);
+  return (
+    <tr className="border-t border-hair">
+      <th scope="row" className="py-1 text-left font-text text-mute">
+        If a section fills
+      </th>
+      {lanes.map(({ letter, survival }, i) => (
+        <td key={letter} className="py-1 pr-3 whitespace-nowrap">
+          {survival ? (
+            <Cell bar={shares[i] ?? 0} isBest={isBest[i]!} isTied={isBest.filter(Boolean).length > 1}>
+              <span title={survival.summary}>
+                {survival.swaps} of {countOf(survival.outOf, 'section')} {survival.swaps === 1 ? 'has' : 'have'} a straight swap
+              </span>
+            </Cell>
+          ) : (
+            <span className="text-mute">…</span>
+          )}
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+type CellProps = { bar: number; isBest: boolean; isTied: boolean; children: React.ReactNode };
+
+function Cell({ bar, isBest, isTied, children }: CellProps) {
+  return (
+    <span className="flex items-center gap-2">
+      <span className="w-14 shrink-0" aria-hidden="true">
+        <span
+          className={`block h-[7px] rounded-[2px] ${isBest ? 'bg-plum' : 'bg-rule'}`}
+          style={{ width: `${bar * 100}%` }}
+        />
+      </span>
+      <span className={isBest ? 'font-heavy' : ''}>{children}</span>
+      {isBest && <span className="text-11 font-strong text-plum">{isTied ? '◂ best, tied' : '◂ best'}</span>}
+    </span>
+  );
+}
+
+/** In what each two differ; with a baseline, what each is beside it. */
+export function Pairs({ lanes, comparison, baseline }: Omit<Props, 'sections'>) {
+  const from = lanes.findIndex((lane) => lane.letter === baseline);
+  const told = comparison.pairs.filter((pair) => from < 0 || pair.first === from || pair.second === from);
+  if (told.length === 0) return null;
+  return (
+    <section aria-label="In what they differ" className="px-4 pt-3 pb-4">
+      <h2 className="mb-1 text-14 font-heavy">In what they differ</h2>
+      <ul className="max-w-[75rem]">
+        {told.map((pair) => (
+          <li key={`${pair.first} ${pair.second}`} className="flex gap-2 py-1">
+            <span className="flex shrink-0 gap-0.5" aria-hidden="true">
+              <LaneLetter lane={lanes[pair.first]!} isSmall />
+              <LaneLetter lane={lanes[pair.second]!} isSmall />
+            </span>
+            <span>{pair.sentence}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

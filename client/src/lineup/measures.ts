@@ -1,0 +1,59 @@
+import type { MeasureRow } from '@/api/client';
+import { sayCount } from '@/lib/count';
+import { sayLength, sayTime } from '@/lib/time';
+import { sayTenths } from '@/sketch/facts';
+
+type Words = { name: string; say: (value: number) => string };
+
+const time = { say: sayTime };
+const length = { say: sayLength };
+const count = { say: (value: number) => sayCount(value) };
+
+const words: Record<string, Words> = {
+  classDays: { name: 'Days with class', ...count },
+  idleMinutes: { name: 'Between classes a week', ...length },
+  earliestStart: { name: 'First class starts', ...time },
+  latestEnd: { name: 'Last class ends', ...time },
+  longestDay: { name: 'Longest day', ...length },
+  longestStretch: { name: 'Longest without a pause', ...length },
+  campusMovesTenths: { name: 'Campus moves a week', say: sayTenths },
+  softMinutes: { name: 'In rather-not hours a week', ...length },
+  breaksMissed: { name: 'Breaks missed a week', ...count },
+  seatsToSpare: { name: 'Fewest seats left', ...count },
+  awayMinutes: { name: 'Away from your campus a week', ...length },
+  wantedTaken: { name: 'Courses taken', ...count },
+};
+
+export function nameOfMeasure(row: MeasureRow): string {
+  return words[row.measure]?.name ?? row.measure;
+}
+
+export function sayMeasure(row: MeasureRow, value: number | null): string {
+  return value === null ? 'no set hours' : (words[row.measure]?.say(value) ?? String(value));
+}
+
+/** A value as what it is more or less than another one. */
+export function sayChange(row: MeasureRow, value: number | null, from: number | null): string {
+  if (value === null || from === null) return sayMeasure(row, value);
+  if (value === from) return 'the same';
+  const amount =
+    row.measure === 'earliestStart' || row.measure === 'latestEnd'
+      ? sayLength(Math.abs(value - from))
+      : sayMeasure(row, Math.abs(value - from));
+  const isTime = row.measure === 'earliestStart' || row.measure === 'latestEnd';
+  const more = isTime ? 'later' : 'more';
+  const less = isTime ? 'earlier' : 'less';
+  return `${amount} ${value > from ? more : less}`;
+}
+
+const dayBegins = 6 * 60;
+const dayEnds = 22 * 60;
+
+/** The length of a value's bar, 0 to 1, on one scale for the whole row. */
+export function barOf(row: MeasureRow, value: number | null): number {
+  if (value === null) return 0;
+  if (row.measure === 'earliestStart' || row.measure === 'latestEnd')
+    return Math.min(1, Math.max(0, (value - dayBegins) / (dayEnds - dayBegins)));
+  const most = Math.max(...row.values.map((one) => one ?? 0));
+  return most === 0 ? 0 : value / most;
+}

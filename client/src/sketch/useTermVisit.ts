@@ -1,0 +1,29 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import type { Sketch, Term } from '@/api/client';
+import { sketchesQuery, sketchQuery, termsQuery } from '@/api/queries';
+
+/** The term in the address, the sketch that is open and all others; or why they cannot be had. */
+export function useTermVisit() {
+  const { term: termId = '' } = useParams();
+  const terms = useQuery(termsQuery);
+  const term = terms.data?.terms.find((one) => one.id === termId);
+  const sketch = useQuery({ ...sketchQuery(termId), enabled: term !== undefined });
+  const list = useQuery({ ...sketchesQuery(termId), enabled: term !== undefined });
+  const failed = [terms, sketch, list].find((query) => query.isError && query.data === undefined);
+  const problem: Error | null =
+    failed?.error ?? (terms.data && !term ? new Error(`The catalogue has no term “${termId}”.`) : null);
+  const current = sketch.data;
+  return {
+    problem,
+    retry: () => void failed?.refetch(),
+    visit: term && current && list.data ? { term, sketch: current, sketches: withCurrent(list.data.sketches, current) } : null,
+  };
+}
+
+export type TermVisit = { term: Term; sketch: Sketch; sketches: readonly Sketch[] };
+
+/** The list may be older than the sketch that is open. */
+export function withCurrent(sketches: readonly Sketch[], current: Sketch): readonly Sketch[] {
+  return sketches.map((one) => (one.id === current.id ? current : one));
+}

@@ -1,0 +1,84 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { Sketch, Term } from '@/api/client';
+import { putByQuery } from '@/api/queries';
+import { axisFor } from '@/grid/axis';
+import { classesOf } from '@/grid/classes';
+import { movedTo, coursesOf } from '@/sketch/shortlist';
+import type { Rule } from '@/sketch/rules';
+import { useCourseColours } from '@/sketch/useCourseColours';
+import { useSections } from '@/sketch/useSections';
+import type { Edits } from '@/sketch/useSketchEdits';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { ShortlistRow } from './ShortlistRow';
+import type { ShortlistDesk } from './useShortlist';
+
+type Props = {
+  term: Term;
+  sketch: Sketch;
+  rules: readonly Rule[];
+  edits: Edits;
+  desk: ShortlistDesk;
+  onClose: () => void;
+};
+
+/** The timetables put by: name, note and order, and how each stands against the rules and the catalogue of now. */
+export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) {
+  const { shortlist, ask } = sketch;
+  const courses = useMemo(
+    () => [...new Set([...ask.wanted.map((one) => one.course), ...shortlist.flatMap(coursesOf)])],
+    [ask.wanted, shortlist],
+  );
+  const colours = useCourseColours(sketch.id, courses);
+  const sections = useSections(term.id, colours);
+  const axis = useMemo(() => axisFor(classesOf([...sections.byNumber.values()])), [sections]);
+  const states = useQuery({ ...putByQuery(ask, shortlist), enabled: shortlist.length > 0 });
+  const close = () => {
+    desk.forgetProblem();
+    onClose();
+  };
+  return (
+    <Dialog open onOpenChange={close} title="Shortlist" wide isForReading>
+      {desk.problem !== null && (
+        <p role="alert" className="mb-2 text-12 text-brick">
+          {desk.problem}
+        </p>
+      )}
+      {states.isError && (
+        <p role="alert" className="mb-2 text-12 text-brick">
+          How they stand could not be asked: {states.error.message}{' '}
+          <Button look="quiet" onClick={() => void states.refetch()}>
+            Try again
+          </Button>
+        </p>
+      )}
+      {shortlist.length === 0 ? (
+        <p className="max-w-prose py-4 text-mute">
+          Nothing is put by yet. Walk to a timetable you like and press <kbd>S</kbd>, and it stays here with a
+          name and a note, whatever becomes of your rules.
+        </p>
+      ) : (
+        <ol aria-label="Timetables put by">
+          {shortlist.map((one, i) => (
+            <ShortlistRow
+              key={one.id}
+              one={one}
+              state={states.data?.[i] ?? null}
+              sketch={sketch}
+              rules={rules}
+              sections={sections}
+              axis={axis}
+              weekCount={term.weeks}
+              edits={edits}
+              desk={desk}
+              isNaming={one.id === desk.naming}
+              onMove={(by) => edits.changeShortlist((now) => movedTo(now, i, i + by))}
+              onShown={close}
+            />
+          ))}
+        </ol>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,201 @@
+import { useQuery } from '@tanstack/react-query';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { PutBy, PutByState, Sketch } from '@/api/client';
+import { nearestQuery } from '@/api/queries';
+import type { Axis } from '@/grid/axis';
+import { classesOf } from '@/grid/classes';
+import { WeekPicture } from '@/grid/WeekPicture';
+import { sayFacts } from '@/sketch/facts';
+import { choose, isInLineUp, takeOut } from '@/sketch/picks';
+import type { Rule } from '@/sketch/rules';
+import { sayBroken } from '@/sketch/sayBroken';
+import { changePutBy, numbersOf, removePutBy, seenOf } from '@/sketch/shortlist';
+import { usePicks } from '@/sketch/usePicks';
+import { placed, type Sections } from '@/sketch/useSections';
+import type { Edits } from '@/sketch/useSketchEdits';
+import { sayAll } from '@/sketch/wishWords';
+import { Button } from '@/ui/Button';
+import type { ShortlistDesk } from './useShortlist';
+
+type Props = {
+  one: PutBy;
+  /** How it stands; null until it is known. */
+  state: PutByState | null;
+  sketch: Sketch;
+  rules: readonly Rule[];
+  sections: Sections;
+  axis: Axis;
+  weekCount: number;
+  edits: Edits;
+  desk: ShortlistDesk;
+  isNaming: boolean;
+  onMove: (by: 1 | -1) => void;
+  onShown: () => void;
+};
+
+/** One timetable put by. */
+export function ShortlistRow(props: Props) {
+  const { one, state, sketch, rules, sections, axis, weekCount, edits, desk, isNaming, onMove, onShown } = props;
+  const picks = usePicks(sketch.term);
+  const navigate = useNavigate();
+  const numbers = numbersOf(one);
+  const place = { sketch: sketch.id, timetable: one.id };
+  const inLineUp = isInLineUp(picks.picks, place);
+  const against = state ? sayBroken(one, state, sketch.ask, rules) : [];
+  const isMoved = state !== null && state.moved.length > 0 && state.gone.length === 0;
+  return (
+    <li className="flex gap-4 border-t border-hair py-3 max-md:flex-col">
+      <div className="w-[168px] shrink-0">
+        <WeekPicture axis={axis} classes={classesOf(placed(sections, numbers))} weekCount={weekCount} />
+      </div>
+      <div className="min-w-0 flex-1">
+        <TextField
+          label="Name"
+          value={one.name}
+          longest={80}
+          isFocused={isNaming}
+          className="w-full text-14 font-heavy"
+          onChange={(name) => name.trim() !== '' && edits.changeShortlist((now) => changePutBy(now, one.id, { name: name.trim() }))}
+        />
+        <TextField
+          label="Note"
+          value={one.note}
+          longest={1000}
+          placeholder="A note"
+          className="w-full text-12"
+          onChange={(note) => edits.changeShortlist((now) => changePutBy(now, one.id, { note }))}
+        />
+        {state?.measures && (
+          <p className="mt-1 text-12 text-mute">
+            {sayFacts({ measures: state.measures, credits: state.credits })}
+          </p>
+        )}
+        {against.map((text) => (
+          <p key={text} className="mt-1 text-12 text-brick">
+            {text}
+          </p>
+        ))}
+        <div className="mt-2 flex flex-wrap gap-1.5">
+          {state?.holds && <Button onClick={() => void desk.show(numbers).then((shown) => shown && onShown())}>Show on the grid</Button>}
+          {state && !state.holds && <NearestButton sketch={sketch} numbers={numbers} desk={desk} onShown={onShown} />}
+          {isMoved && (
+            <Button
+              onClick={() =>
+                edits.changeShortlist((now) =>
+                  changePutBy(now, one.id, { sections: seenOf(placed(sections, numbers)) }),
+                )
+              }
+            >
+              Take it as it is now
+            </Button>
+          )}
+          <Button
+            aria-pressed={inLineUp}
+            onClick={() =>
+              inLineUp ? picks.change((now) => takeOut(now, place)) : void desk.addToLineUp(one)
+            }
+          >
+            In the line-up
+          </Button>
+          {state?.isTimetable && (
+            <Button
+              onClick={() => {
+                picks.change((now) => choose(now, sketch.id, one));
+                void navigate(`/${sketch.term}/choice`);
+              }}
+            >
+              Choose
+            </Button>
+          )}
+        </div>
+      </div>
+      <div className="flex shrink-0 items-start gap-1">
+        <IconButton label={`Move ${one.name} up`} onClick={() => onMove(-1)}>
+          <ArrowUp size={15} aria-hidden="true" />
+        </IconButton>
+        <IconButton label={`Move ${one.name} down`} onClick={() => onMove(1)}>
+          <ArrowDown size={15} aria-hidden="true" />
+        </IconButton>
+        <Button onClick={() => edits.changeShortlist((now) => removePutBy(now, one.id))}>Remove</Button>
+      </div>
+    </li>
+  );
+}
+
+type NearestProps = { sketch: Sketch; numbers: readonly string[]; desk: ShortlistDesk; onShown: () => void };
+
+/** The nearest timetable that holds, and in which courses it is another one. */
+function NearestButton({ sketch, numbers, desk, onShown }: NearestProps) {
+  const nearest = useQuery(nearestQuery(sketch.ask, numbers));
+  const sections = nearest.data?.sections;
+  if (nearest.isError) return <span className="self-center text-12 text-mute">{nearest.error.message}</span>;
+  if (!nearest.data) return null;
+  if (!sections) return <span className="self-center text-12 text-mute">No timetable holds at present.</span>;
+  const changed = nearest.data.changed;
+  return (
+    <Button onClick={() => void desk.show(sections).then((shown) => shown && onShown())}>
+      Show the nearest that holds{changed.length > 0 && changed.length <= 3 ? ` (${sayAll(changed)} changes)` : changed.length > 3 ? ` (${changed.length} courses change)` : ''}
+    </Button>
+  );
+}
+
+type FieldProps = {
+  label: string;
+  value: string;
+  longest: number;
+  placeholder?: string;
+  isFocused?: boolean;
+  className: string;
+  onChange: (value: string) => void;
+};
+
+/** A line of text that is changed when it is left. */
+function TextField({ label, value, longest, placeholder, isFocused = false, className, onChange }: FieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (!isFocused) return;
+    field.current?.focus();
+    field.current?.select();
+  }, [isFocused]);
+  return (
+    <input
+      ref={field}
+      aria-label={label}
+      value={typed ?? value}
+      maxLength={longest}
+      placeholder={placeholder}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={() => {
+        if (typed !== null && typed !== value) onChange(typed);
+        setTyped(null);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+        if (event.key === 'Escape' && typed !== null) {
+          event.stopPropagation();
+          setTyped(null);
+        }
+      }}
+      className={`rounded-[3px] border border-transparent bg-transparent px-1 py-0.5 placeholder:text-mute hover:border-rule focus:border-rule focus:bg-paper ${className}`}
+    />
+  );
+}
+
+type IconButtonProps = { label: string; onClick: () => void; children: React.ReactNode };
+
+function IconButton({ label, onClick, children }: IconButtonProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      className="rounded-[4px] border border-rule bg-sheet p-1.5 hover:border-ink"
+    >
+      {children}
+    </button>
+  );
+}

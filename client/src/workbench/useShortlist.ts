@@ -1,0 +1,101 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { call, http, type PutBy, type Sketch } from '@/api/client';
+import { placeQuery, sketchesQuery } from '@/api/queries';
+import { lanesOf, lineUp } from '@/sketch/picks';
+import { findPutBy, mostShortlisted, putBy, seenOf } from '@/sketch/shortlist';
+import type { Edits } from '@/sketch/useSketchEdits';
+import { usePicks } from '@/sketch/usePicks';
+import { placed, type Sections } from '@/sketch/useSections';
+import type { Walk } from '@/sketch/useWalk';
+
+type Options = { sketch: Sketch; walk: Walk; sections: Sections; edits: Edits; onOpen: () => void };
+
+/** Putting the timetable in view by, into the line-up, and going back to one that was put by. */
+export function useShortlist({ sketch, walk, sections, edits, onOpen }: Options) {
+  const client = useQueryClient();
+  const { picks, change } = usePicks(sketch.term);
+  const [problem, setProblem] = useState<string | null>(null);
+  /** The one whose name is to be typed over. */
+  const [naming, setNaming] = useState<string | null>(null);
+  const { shortlist } = sketch;
+  const inView = walk.inView?.sections;
+  const here = inView && findPutBy(shortlist, inView);
+
+  const nameFor = async (numbers: readonly string[]): Promise<string> => {
+    const taken = shortlist.map((one) => one.name);
+    try {
+      const body = { ask: walk.ask, sections: [...numbers], taken };
+      return (await call(http.POST('/api/answers/name', { body }))).name;
+    } catch {
+      // Only a proposal: it is kept under a plain name all the same.
+      return `Timetable ${shortlist.length + 1}`;
+    }
+  };
+
+  /** The one in view on the shortlist, put there if need be; null where there is none or no room. */
+  const put = async (): Promise<PutBy | null> => {
+    if (!inView) return null;
+    if (here) return here;
+    if (shortlist.length >= mostShortlisted) {
+      setProblem(`The shortlist has ${mostShortlisted}, and holds no more. Take one off first.`);
+      return null;
+    }
+    const name = await nameFor(inView);
+    const one = { id: crypto.randomUUID(), name, note: '', sections: seenOf(placed(sections, inView)) };
+    edits.changeShortlist((now) => putBy(now, one));
+    setProblem(null);
+    return one;
+  };
+
+  const addToLineUp = async (timetable: PutBy) => {
+    const { sketches } = await client.query(sketchesQuery(sketch.term));
+    const others = sketches.filter((other) => other.id !== sketch.id);
+    const shown = lanesOf(picks, [sketch, ...others]).map((lane) => lane.place);
+    const place = { sketch: sketch.id, timetable: timetable.id };
+    if (lineUp(picks, place, shown).lineUp.some((one) => one.timetable === timetable.id)) {
+      change((now) => lineUp(now, place, shown));
+      setProblem(null);
+    } else setProblem('The line-up has eight, and holds no more. Take one out of it first.');
+  };
+
+  /** Walks to a timetable; says why where it cannot be walked to. */
+  const show = async (numbers: readonly string[]): Promise<boolean> => {
+    try {
+      const place = await client.query(placeQuery(walk.ask, numbers));
+      if (place.isOfAsk && place.rank !== null) {
+        walk.show(place.rank - 1, place.alike);
+        setProblem(null);
+        return true;
+      }
+      setProblem(
+        place.isOfAsk
+          ? 'That timetable is not among the best 2,000 that are listed. Keep some of its sections to come to it.'
+          : 'That timetable is none of those that are possible now.',
+      );
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'That timetable could not be looked for.');
+    }
+    return false;
+  };
+
+  const open = (toName: PutBy | null) => {
+    setNaming(toName?.id ?? null);
+    onOpen();
+  };
+
+  return {
+    here,
+    naming,
+    problem,
+    forgetProblem: () => setProblem(null),
+    open: () => open(null),
+    /** Puts the one in view by; once more, and it gets its name. */
+    putBy: () => (here ? open(here) : void put()),
+    putInLineUp: () => void put().then((one) => one && addToLineUp(one)),
+    addToLineUp,
+    show,
+  };
+}
+
+export type ShortlistDesk = ReturnType<typeof useShortlist>;
