@@ -137,6 +137,18 @@ export class Desk {
     return (await term.locator('xpath=following-sibling::dd').textContent()) ?? '';
   }
 
+  /** Walks to the week shape with a number. */
+  async go(number: number): Promise<void> {
+    await this.jump.fill(String(number));
+    await this.jump.press('Enter');
+    await expect.poll(() => this.number()).toBe(number);
+    await expect(this.classes.first()).toBeVisible();
+  }
+
+  get shortlistButton(): Locator {
+    return this.page.getByRole('button', { name: /^Shortlist/ });
+  }
+
   get sketchName(): Locator {
     return this.page.getByRole('button', { name: /^Sketch: / });
   }

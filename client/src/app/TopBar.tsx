@@ -23,7 +23,7 @@ function LineUpCount({ term }: { term: string }) {
   const sketch = useQuery({ ...sketchQuery(term), enabled: isKnown });
   if (!picks.data || !list.data || !sketch.data) return null;
   const count = lanesOf(picks.data.picks, withCurrent(list.data.sketches, sketch.data)).length;
-  return count > 0 && <span className="ml-1 text-12">{count}</span>;
+  return count > 0 && <span className="text-12">{count}</span>;
 }
 
 export function TopBar() {
@@ -34,29 +34,34 @@ export function TopBar() {
   const current = data?.terms.find((one) => one.id === term);
   return (
     <header className="on-bar flex h-[50px] shrink-0 items-center gap-2 bg-bar px-4 text-on-bar max-md:gap-1 max-md:px-3">
-      <img src="/mark.svg" alt="" className="h-5 w-auto" />
+      <img src="/mark.svg" alt="" className="h-5 w-auto max-md:hidden" />
       <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:sr-only">Hour Grid</span>
-      <nav aria-label="Places" className="flex">
+      <nav aria-label="Places" className="flex min-w-0 max-md:overflow-x-auto">
         {term !== '' &&
           places.map((place) => (
             <NavLink
               key={place.path}
               to={`/${term}/${place.path}`}
-              className="rounded-[4px] px-2.5 py-1.5 font-strong text-on-bar-mute aria-[current=page]:bg-bar-raised aria-[current=page]:text-on-bar"
+              className="rounded-[4px] px-2.5 py-1.5 font-strong whitespace-nowrap text-on-bar-mute max-md:px-1.5 max-md:text-12 aria-[current=page]:bg-bar-raised aria-[current=page]:text-on-bar"
             >
               {place.name}
-              {place.path === 'line-up' && <LineUpCount term={term} />}
+              {place.path === 'line-up' && (
+                <>
+                  {' '}
+                  <LineUpCount term={term} />
+                </>
+              )}
             </NavLink>
           ))}
       </nav>
       {current && data && (
-        <div className="ml-auto">
+        <div className="ml-auto shrink-0">
           <Menu
             trigger={
               <button
                 type="button"
                 aria-label={`Term: ${current.name}. Change`}
-                className="flex items-center gap-1.5 rounded-[4px] border border-on-bar-mute/50 px-2.5 py-1.5 whitespace-nowrap hover:border-on-bar"
+                className="flex items-center gap-1.5 rounded-[4px] border border-on-bar-mute/50 px-2.5 py-1.5 whitespace-nowrap hover:border-on-bar max-md:gap-0.5 max-md:px-1.5 max-md:text-12"
               >
                 {current.name}
                 <ChevronDown size={14} aria-hidden="true" />

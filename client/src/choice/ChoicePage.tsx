@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { type CSSProperties, useEffect, useState } from 'react';
 import type { Choice } from '@/api/client';
 import { WeekView } from '@/grid/WeekView';
 import { tellWeek } from '@/grid/tellWeek';
@@ -14,6 +14,7 @@ import { useOpenIn } from '@/sketch/useOpenIn';
 import type { PicksEdits } from '@/sketch/usePicks';
 import type { TermVisit } from '@/sketch/useTermVisit';
 import { Button } from '@/ui/Button';
+import { Scroller } from '@/ui/Scroller';
 import { UndoRedoButtons } from '@/ui/UndoRedoButtons';
 import { Chooser } from './Chooser';
 import { Second } from './Second';
@@ -44,7 +45,10 @@ export function ChoicePage({ visit, choice, edits }: Props) {
       setProblem(error instanceof Error ? error.message : 'The sketch could not be opened.'),
     );
   return (
-    <main className="flex min-h-0 flex-1 flex-col overflow-y-auto print:overflow-visible">
+    <main
+      className="flex min-h-0 flex-1 flex-col overflow-y-auto print:[zoom:var(--fit)] print:overflow-visible"
+      style={{ '--fit': fitOnPage(choice, view.axis.days.length, against.length) } as CSSProperties}
+    >
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule px-4 py-2 print:border-0 print:px-0 print:py-0">
         <h1 className="leading-tight">
           <span className="text-16 font-heavy">{choice.timetable.name}</span>
@@ -97,14 +101,25 @@ export function ChoicePage({ visit, choice, edits }: Props) {
       {choice.timetable.note !== '' && (
         <p className="px-4 pt-1.5 text-12 whitespace-pre-wrap text-mute print:px-0">{choice.timetable.note}</p>
       )}
-      <div className="flex min-h-[360px] shrink-0 overflow-x-auto print:min-h-0 print:overflow-visible">
+      <Scroller label="Week" className="flex min-h-[360px] shrink-0 print:min-h-0 print:overflow-visible">
         <WeekView axis={view.axis} classes={view.classes} weekCount={term.weeks} label="Week of the choice" />
-      </div>
+      </Scroller>
       <p className="sr-only">{tellWeek(view.axis, view.classes, term.weeks)}</p>
       <SectionTable visit={visit} choice={choice} view={view} edits={edits} />
       <Second visit={visit} choice={choice} view={view} edits={edits} />
     </main>
   );
+}
+
+/** Pixels of an A4 page on its side, within its margins. */
+const pageHeight = 700;
+
+/** How much smaller it has to be to go on one page, from what each part of it takes at most. */
+function fitOnPage(choice: Choice, days: number, lines: number): number {
+  const week = 70 + 68 * days;
+  const list = 84 + 21 * choice.timetable.sections.length + 24 * choice.fallbacks.length;
+  const rest = 18 * (lines + choice.timetable.note.split('\n').length) + (choice.second ? 70 : 0);
+  return Math.min(1, pageHeight / (week + list + rest));
 }
 
 /** Undo and redo by key; fields, menus and dialogs keep theirs. */

@@ -52,8 +52,8 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
   };
 
   return (
-    <div className="flex flex-wrap items-start gap-x-2 gap-y-1">
-      <div className="min-w-0 flex-1 basis-44">
+    <div className="flex items-start gap-x-2 gap-y-1 max-md:flex-col">
+      <div className="min-w-0 flex-1">
         {prepared ? (
           <>
             <span className="font-strong">Then </span>

@@ -36,7 +36,7 @@ export function Second({ visit, choice, view, edits }: Props) {
                 weekCount={visit.term.weeks}
               />
             </div>
-            <div className="max-w-prose min-w-0 flex-1">
+            <div className="min-w-0 flex-1">
               <p className="font-strong">{second.name}</p>
               <p className="mt-0.5">
                 {second.sections

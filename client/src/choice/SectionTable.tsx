@@ -22,9 +22,9 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
         </span>
       </h2>
       {view.survival && <p className="mt-0.5 text-12 text-mute">{view.survival.summary}</p>}
-      <div className="mt-1.5 overflow-x-auto print:overflow-visible">
-        <table className="w-full min-w-[820px] border-collapse text-12 print:min-w-0 print:text-11">
-          <thead>
+      <div className="mt-1.5">
+        <table className="w-full border-collapse text-12 max-md:block print:text-11">
+          <thead className="max-md:sr-only">
             <tr className="text-left text-mute">
               {columns.map((name) => (
                 <th key={name} scope="col" className="py-1 pr-3 font-text">
@@ -33,18 +33,18 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
               ))}
             </tr>
           </thead>
-          <tbody>
+          <tbody className="max-md:block">
             {view.ordered.map((one, i) => (
               <Row key={one.section.number} place={i + 1} one={one} visit={visit} choice={choice} view={view} edits={edits} />
             ))}
             {view.missing.map((section) => (
-              <tr key={section.number} className="border-t border-hair align-top text-brick">
+              <tr key={section.number} className={`${row} text-brick`}>
                 <td />
-                <td className="py-1.5 pr-3 tabular-nums line-through">{section.number}</td>
-                <td className="py-1.5 pr-3">
+                <td className="py-1.5 pr-3 print:py-0.5 tabular-nums line-through">{section.number}</td>
+                <td className="py-1.5 pr-3 print:py-0.5">
                   {section.course} {sayComponent(section)}
                 </td>
-                <td className="py-1.5 pr-3 line-through">{sayMeetings(section)}</td>
+                <td className="py-1.5 pr-3 print:py-0.5 line-through">{sayMeetings(section)}</td>
                 <td colSpan={4} className="py-1.5">
                   is gone from the catalogue
                 </td>
@@ -57,6 +57,10 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
   );
 }
 
+// On a phone a row is a card: what stands in it says itself what it is.
+const row =
+  'border-t border-hair align-top max-md:flex max-md:flex-wrap max-md:gap-x-3 max-md:py-1.5 max-md:[&>td]:p-0';
+
 type RowProps = Props & { place: number; one: PlacedSection };
 
 function Row({ place, one, visit, choice, view, edits }: RowProps) {
@@ -64,11 +68,11 @@ function Row({ place, one, visit, choice, view, edits }: RowProps) {
   const survival = view.survival?.sections.find((other) => other.number === section.number);
   const rooms = [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '');
   return (
-    <tr className="border-t border-hair align-top" data-number={section.number}>
-      <td className="w-7 py-1.5 pr-2 text-right font-heavy tabular-nums">{place}</td>
-      <td className="py-1.5 pr-3 font-strong tabular-nums select-all">{section.number}</td>
-      <td className="py-1.5 pr-3">
-        <span className="flex gap-1.5">
+    <tr className={row} data-number={section.number}>
+      <td className="w-7 py-1.5 pr-2 text-right font-heavy tabular-nums max-md:w-auto print:py-0.5">{place}</td>
+      <td className="py-1.5 pr-3 print:py-0.5 font-strong tabular-nums select-all">{section.number}</td>
+      <td className="py-1.5 pr-3 print:py-0.5">
+        <span className="flex min-w-[150px] gap-1.5 print:whitespace-nowrap">
           <span
             className="mt-0.5 h-3 w-2 shrink-0 rounded-[2px] border border-on-course/35"
             style={{ backgroundColor: colourOf(colour) }}
@@ -78,20 +82,20 @@ function Row({ place, one, visit, choice, view, edits }: RowProps) {
             <span className="font-strong">
               {course.id} {sayComponent(section)}
             </span>
-            <span className="block text-mute">{course.title}</span>
+            <span className="block text-mute print:ml-1.5 print:inline">{course.title}</span>
           </span>
         </span>
       </td>
-      <td className="py-1.5 pr-3 whitespace-nowrap">
+      <td className="py-1.5 pr-3 print:py-0.5 whitespace-nowrap">
         {sayMeetings(section)
           .split(', ')
           .map((line) => (
             <div key={line}>{line}</div>
           ))}
       </td>
-      <td className="py-1.5 pr-3">{rooms.join(', ')}</td>
-      <td className="py-1.5 pr-3">{section.instructors.join(' and ')}</td>
-      <td className="py-1.5 pr-3 whitespace-nowrap">
+      <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">{rooms.join(', ')}</td>
+      <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">{section.instructors.join(' and ')}</td>
+      <td className="py-1.5 pr-3 print:py-0.5 whitespace-nowrap">
         {survival?.isRegistered ? (
           <span className="text-moss">✓ registered</span>
         ) : section.freeSeats === 0 ? (
@@ -100,7 +104,7 @@ function Row({ place, one, visit, choice, view, edits }: RowProps) {
           <span className={survival?.isAtRisk ? 'font-strong' : ''}>{countOf(section.freeSeats, 'seat')}</span>
         )}
       </td>
-      <td className="py-1.5">
+      <td className="py-1.5 max-md:basis-full print:py-0.5">
         {survival && !survival.isRegistered && (
           <FallbackCell visit={visit} choice={choice} view={view} edits={edits} one={one} survival={survival} />
         )}

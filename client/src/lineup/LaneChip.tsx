@@ -44,7 +44,10 @@ export function LaneChip(props: Props) {
       onDragOver={(event: DragEvent) => event.dataTransfer.types.includes(dragKind) && event.preventDefault()}
       onDrop={(event: DragEvent) => onDrop(event.dataTransfer.getData(dragKind))}
       data-lane={lane.letter}
+      title="Drag to another place"
+      className={`flex max-w-[260px] cursor-grab items-center rounded-[4px] border border-rule bg-sheet pl-2 hover:border-ink ${isHidden ? 'text-mute' : ''}`}
     >
+      <LaneLetter lane={lane} />
       <Menu
         align="start"
         trigger={
@@ -56,9 +59,8 @@ export function LaneChip(props: Props) {
               event.preventDefault();
               actions.move(event.key === 'ArrowLeft' ? -1 : 1);
             }}
-            className={`flex max-w-[260px] items-center gap-1.5 rounded-[4px] border border-rule bg-sheet px-2 py-1.5 hover:border-ink ${isHidden ? 'opacity-60' : ''}`}
+            className="flex min-w-0 items-center gap-1.5 rounded-[4px] py-1.5 pr-2 pl-1.5"
           >
-            <LaneLetter lane={lane} />
             <span className={`truncate ${isHidden ? 'line-through' : ''}`}>{lane.timetable.name}</span>
             {marks
               .filter((mark) => mark !== 'hidden')

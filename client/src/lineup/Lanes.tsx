@@ -2,6 +2,7 @@ import { along, type Axis, hoursOf, percent } from '@/grid/axis';
 import { colourOf, type GridClass, sayClass } from '@/grid/classes';
 import { sharesOfDay } from '@/grid/shares';
 import { shortDay } from '@/lib/days';
+import { Scroller } from '@/ui/Scroller';
 import { LaneLetter } from './LaneLetter';
 import type { BoardLane } from './useBoard';
 
@@ -17,8 +18,8 @@ type Props = {
 export function Lanes({ axis, lanes, weekCount, isFaded }: Props) {
   const hours = hoursOf(axis);
   return (
-    <div className="shrink-0 overflow-x-auto" aria-hidden="true">
-      <div className="min-w-[620px] pr-4 pl-1">
+    <Scroller label="Lanes" className="shrink-0">
+      <div className="min-w-[620px] pr-4 pl-1" aria-hidden="true">
         <div className="relative ml-[88px] h-6 text-12 text-mute">
           {hours.map((hour) => (
             <span
@@ -63,7 +64,7 @@ export function Lanes({ axis, lanes, weekCount, isFaded }: Props) {
           </div>
         ))}
       </div>
-    </div>
+    </Scroller>
   );
 }
 
@@ -86,20 +87,24 @@ function Lane({ axis, classes, weekCount, isFaded }: LaneProps) {
       {classes.map((one) => {
         const share = shares.get(one.key)!;
         const left = along(axis, one.start);
+        const isFaint = isFaded(one.section.number);
         return (
           <div
             key={one.key}
             data-section={one.section.number}
             title={sayClass(one, weekCount)}
-            className={`absolute overflow-hidden rounded-[3px] border border-on-course/35 px-1 text-11 leading-[16px] whitespace-nowrap text-on-course ${
+            className={`absolute overflow-hidden rounded-[3px] border border-on-course/35 px-1 text-11 leading-[16px] whitespace-nowrap ${
               shapes[one.section.component] ?? ''
-            } ${isFaded(one.section.number) ? 'opacity-40' : ''}`}
+            } ${isFaint ? 'text-mute' : 'text-on-course'}`}
+            data-faded={isFaint}
             style={{
               left: percent(left),
               width: percent(along(axis, one.end) - left),
               top: `calc(2px + ${share.top} * (100% - 4px))`,
               height: `calc(${share.height} * (100% - 4px))`,
-              backgroundColor: colourOf(one.colour),
+              backgroundColor: isFaint
+                ? `color-mix(in srgb, ${colourOf(one.colour)} 15%, var(--sheet))`
+                : colourOf(one.colour),
             }}
           >
             {share.height === 1 && (

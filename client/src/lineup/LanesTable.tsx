@@ -13,7 +13,8 @@ type Props = {
 /** The lanes as a table, for those who hear it: a row a day, a column a timetable. */
 export function LanesTable({ axis, lanes, isFaded }: Props) {
   return (
-    <table className="sr-only">
+    <div className="sr-only">
+    <table>
       <caption>Classes by day</caption>
       <thead>
         <tr>
@@ -41,5 +42,6 @@ export function LanesTable({ axis, lanes, isFaded }: Props) {
         ))}
       </tbody>
     </table>
+    </div>
   );
 }

@@ -1,7 +1,9 @@
+import type { CSSProperties } from 'react';
 import type { Comparison, MeasureRow } from '@/api/client';
 import { sayComponentInline } from '@/grid/classes';
 import { countOf } from '@/lib/count';
 import { placed, type Sections } from '@/sketch/useSections';
+import { Scroller } from '@/ui/Scroller';
 import { LaneLetter } from './LaneLetter';
 import { barOf, nameOfMeasure, sayChange, sayMeasure } from './measures';
 import type { BoardLane } from './useBoard';
@@ -20,12 +22,15 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
   const equal = comparison.rows.filter((row) => !isAlone && row.isEqual);
   const from = lanes.findIndex((lane) => lane.letter === baseline);
   return (
-    <div className="shrink-0 overflow-x-auto px-4">
-      <table className="w-full min-w-[560px] border-collapse">
+    <Scroller label="Measures" className="shrink-0 px-4">
+      <table
+        className="w-full min-w-[calc(130px+200px*var(--lanes))] border-collapse max-md:min-w-[calc(96px+124px*var(--lanes))]"
+        style={{ '--lanes': lanes.length } as CSSProperties}
+      >
         <caption className="sr-only">Measures of the timetables, what matters most first</caption>
         <thead>
           <tr className="text-left text-12 text-mute">
-            <th scope="col" className="w-[220px] py-1.5 font-text">
+            <th scope="col" className="sticky left-0 w-[220px] bg-paper py-1.5 font-text max-md:w-[96px]">
               <span className="sr-only">Measure</span>
             </th>
             {lanes.map((lane) => (
@@ -39,11 +44,11 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
         <tbody>
           {told.map((row) => (
             <tr key={row.measure} className="border-t border-hair">
-              <th scope="row" className="py-1 text-left font-text text-mute">
+              <th scope="row" className="sticky left-0 bg-paper py-1 pr-2 text-left font-text text-mute">
                 {nameOfMeasure(row)}
               </th>
               {lanes.map((lane, i) => (
-                <td key={lane.letter} className="py-1 pr-3 whitespace-nowrap">
+                <td key={lane.letter} className="py-1 pr-3 md:whitespace-nowrap">
                   <Cell
                     bar={barOf(row, row.values[i] ?? null)}
                     isBest={row.best[i] ?? false}
@@ -52,7 +57,7 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
                     {from >= 0 && i !== from
                       ? sayChange(row, row.values[i] ?? null, row.values[from] ?? null)
                       : sayMeasure(row, row.values[i] ?? null)}
-                    {row.measure === 'seatsToSpare' && fewest(lane, row, i, sections)}
+                    {row.measure === 'seatsToSpare' && (from < 0 || i === from) && fewest(lane, row, i, sections)}
                   </Cell>
                 </td>
               ))}
@@ -76,7 +81,7 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
           </dl>
         </details>
       )}
-    </div>
+    </Scroller>
   );
 }
 
@@ -93,15 +98,15 @@ function SurvivalRow({ lanes }: { lanes: readonly BoardLane[] }) {
   const isBest = shares.map((share) => share === best && new Set(shares).size > 1);
   return (
     <tr className="border-t border-hair">
-      <th scope="row" className="py-1 text-left font-text text-mute">
-        If a section fills
+      <th scope="row" className="sticky left-0 bg-paper py-1 pr-2 text-left font-text text-mute">
+        Straight swaps if one fills
       </th>
       {lanes.map(({ letter, survival }, i) => (
-        <td key={letter} className="py-1 pr-3 whitespace-nowrap">
+        <td key={letter} className="py-1 pr-3 md:whitespace-nowrap">
           {survival ? (
             <Cell bar={shares[i] ?? 0} isBest={isBest[i]!} isTied={isBest.filter(Boolean).length > 1}>
               <span title={survival.summary}>
-                {survival.swaps} of {countOf(survival.outOf, 'section')} {survival.swaps === 1 ? 'has' : 'have'} a straight swap
+                {survival.swaps} of {countOf(survival.outOf, 'section')}
               </span>
             </Cell>
           ) : (
@@ -118,7 +123,7 @@ type CellProps = { bar: number; isBest: boolean; isTied: boolean; children: Reac
 function Cell({ bar, isBest, isTied, children }: CellProps) {
   return (
     <span className="flex items-center gap-2">
-      <span className="w-14 shrink-0" aria-hidden="true">
+      <span className="w-14 shrink-0 max-md:hidden" aria-hidden="true">
         <span
           className={`block h-[7px] rounded-[2px] ${isBest ? 'bg-plum' : 'bg-rule'}`}
           style={{ width: `${bar * 100}%` }}

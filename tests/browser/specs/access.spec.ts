@@ -1,13 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { expectNoFaults } from '../axe';
 import { Desk } from '../desk';
-
-async function expectNoFaults(page: Page) {
-  const found = await new AxeBuilder({ page }).analyze();
-  expect(
-    found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' | ')}`),
-  ).toEqual([]);
-}
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing in any state, ${colorScheme}`, async ({ page }) => {

@@ -1,13 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { expectNoFaults } from '../axe';
 import { Finder } from '../finder';
-
-async function expectNoFaults(page: Page) {
-  const found = await new AxeBuilder({ page }).analyze();
-  expect(
-    found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' | ')}`),
-  ).toEqual([]);
-}
 
 test('a course is found as one types, by mouse, and added to the sketch', async ({ page }) => {
   const finder = await Finder.open(page);
