@@ -2,15 +2,15 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Choice, SectionSurvival, SeenSection } from '@/api/client';
 import { nearestQuery } from '@/api/queries';
-import { type PlacedSection, sayComponent, sayComponentInline } from '@/grid/classes';
+import { type PlacedSection, sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 import { markSection } from '@/sketch/edits';
 import { prepare } from '@/sketch/picks';
 import { numbersOf, seenOf } from '@/sketch/shortlist';
+import { Swap } from '@/sketch/Swap';
 import type { PicksEdits } from '@/sketch/usePicks';
 import { placed } from '@/sketch/useSections';
 import type { TermVisit } from '@/sketch/useTermVisit';
-import { sayAll } from '@/sketch/wishWords';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 import type { ChoiceView } from './useChoice';
@@ -57,14 +57,18 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
         {prepared ? (
           <>
             <span className="font-strong">Then </span>
-            <Swap choice={choice} view={view} instead={prepared.instead} />
+            <Swap held={choice.timetable.sections} instead={prepared.instead} sections={view.sections} />
           </>
         ) : survival.instead ? (
           <span className="text-mute print:hidden">
             {survival.rescue === 'straightSwap'
               ? 'A straight swap: '
               : 'Only another timetable: '}
-            <Swap choice={choice} view={view} instead={seenOf(placed(view.sections, survival.instead))} />
+            <Swap
+              held={choice.timetable.sections}
+              instead={seenOf(placed(view.sections, survival.instead))}
+              sections={view.sections}
+            />
           </span>
         ) : (
           <span className="text-brick">Nothing takes its place</span>
@@ -106,35 +110,5 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
         )}
       </div>
     </div>
-  );
-}
-
-type SwapProps = { choice: Choice; view: ChoiceView; instead: readonly SeenSection[] };
-
-/** The sections that come in, with their numbers, and those they take the place of. */
-function Swap({ choice, view, instead }: SwapProps) {
-  const held = numbersOf(choice.timetable);
-  const coming = instead.filter((section) => !held.includes(section.number));
-  const going = choice.timetable.sections.filter(
-    (section) => !instead.some((other) => other.number === section.number),
-  );
-  const gone = coming.filter((section) => !view.sections.byNumber.has(section.number));
-  const full = placed(view.sections, coming.map((section) => section.number)).filter(
-    (one) => one.section.freeSeats === 0,
-  );
-  const courses = [...new Set(coming.map((section) => section.course))];
-  return (
-    <span>
-      {courses
-        .map((course) => {
-          const its = coming.filter((section) => section.course === course);
-          return `${course} ${its.map((one) => `${sayComponentInline(one)} (${one.number}), ${sayMeetings(one)}`).join(', and ')}`;
-        })
-        .join('; ')}
-      {going.length > 0 &&
-        `, instead of ${sayAll(going.map((one) => `${courses.length > 1 ? `${one.course} ` : ''}${sayComponentInline(one)}`))}`}
-      {gone.length > 0 && <span className="text-brick"> — gone from the catalogue</span>}
-      {full.length > 0 && <span className="text-brick"> — full by now</span>}
-    </span>
   );
 }

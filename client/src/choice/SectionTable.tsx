@@ -2,6 +2,7 @@ import type { Choice } from '@/api/client';
 import { colourOf, type PlacedSection, sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 import { countOf } from '@/lib/count';
+import { sayCredits } from '@/sketch/credits';
 import type { PicksEdits } from '@/sketch/usePicks';
 import type { TermVisit } from '@/sketch/useTermVisit';
 import { FallbackCell } from './FallbackCell';
@@ -35,7 +36,9 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
           </thead>
           <tbody className="max-md:block">
             {view.ordered.map((one, i) => (
-              <Row key={one.section.number} place={i + 1} one={one} visit={visit} choice={choice} view={view} edits={edits} />
+              <Row key={one.section.number} place={i + 1}
+                one={one}
+                isFirst={view.ordered.findIndex((other) => other.course.id === one.course.id) === i} visit={visit} choice={choice} view={view} edits={edits} />
             ))}
             {view.missing.map((section) => (
               <tr key={section.number} className={`${row} text-brick`}>
@@ -61,9 +64,14 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
 const row =
   'border-t border-hair align-top max-md:flex max-md:flex-wrap max-md:gap-x-3 max-md:py-1.5 max-md:[&>td]:p-0';
 
-type RowProps = Props & { place: number; one: PlacedSection };
+type RowProps = Props & {
+  place: number;
+  one: PlacedSection;
+  /** The first of its course, which says its credits. */
+  isFirst: boolean;
+};
 
-function Row({ place, one, visit, choice, view, edits }: RowProps) {
+function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
   const { course, section, colour } = one;
   const survival = view.survival?.sections.find((other) => other.number === section.number);
   const rooms = [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '');
@@ -82,7 +90,7 @@ function Row({ place, one, visit, choice, view, edits }: RowProps) {
             <span className="font-strong">
               {course.id} {sayComponent(section)}
             </span>
-            <span className="block text-mute print:ml-1.5 print:inline">{course.title}</span>
+            <span className="block text-mute print:ml-1.5 print:inline">{course.title}{isFirst && `, ${sayCredits(course.minCredits, course.maxCredits)}`}</span>
           </span>
         </span>
       </td>

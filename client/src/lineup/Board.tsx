@@ -167,7 +167,7 @@ export function Board({ visit, lanes, edits }: Props) {
           <Pairs lanes={comparable} comparison={comparison} baseline={base?.letter ?? null} />
         </>
       )}
-      <Survivals lanes={board.lanes} />
+      <Survivals lanes={board.lanes} sections={board.sections} />
     </main>
   );
 }

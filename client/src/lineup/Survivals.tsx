@@ -1,24 +1,65 @@
+import type { SectionSurvival } from '@/api/client';
+import { sayComponentInline } from '@/grid/classes';
+import { countOf } from '@/lib/count';
+import { seenOf } from '@/sketch/shortlist';
+import { Swap } from '@/sketch/Swap';
+import { placed, type Sections } from '@/sketch/useSections';
 import { LaneLetter } from './LaneLetter';
 import type { BoardLane } from './useBoard';
 
-/** How each survives a section filling up, in a sentence. */
-export function Survivals({ lanes }: { lanes: readonly BoardLane[] }) {
+type Props = { lanes: readonly BoardLane[]; sections: Sections };
+
+/** How each survives a section filling up: in a sentence, and section by section, the most urgent first. */
+export function Survivals({ lanes, sections }: Props) {
   const told = lanes.flatMap((lane) => (lane.survival ? [{ lane, survival: lane.survival }] : []));
   if (told.length === 0) return null;
   return (
     <section aria-label="If a section fills" className="px-4 pb-5">
       <h2 className="mb-1 text-14 font-heavy">If a section fills</h2>
-      <ul>
-        {told.map(({ lane, survival }) => (
-          <li key={lane.letter} className="flex gap-2 py-1">
-            <LaneLetter lane={lane} isSmall />
-            <span>
-              <span className="sr-only">{lane.letter}: </span>
-              {survival.summary}
-            </span>
-          </li>
-        ))}
-      </ul>
+      {told.map(({ lane, survival }) => (
+        <details key={lane.letter} className="py-1">
+          <summary className="cursor-pointer">
+            <LaneLetter lane={lane} isSmall /> {survival.summary}
+          </summary>
+          <ol className="mt-1 ml-8 text-12">
+            {survival.sections.map((one) => (
+              <SectionLine key={one.number} one={one} lane={lane} sections={sections} />
+            ))}
+          </ol>
+        </details>
+      ))}
     </section>
+  );
+}
+
+type LineProps = { one: SectionSurvival; lane: BoardLane; sections: Sections };
+
+function SectionLine({ one, lane, sections }: LineProps) {
+  const section = lane.timetable.sections.find((other) => other.number === one.number);
+  return (
+    <li className="flex gap-3 border-t border-hair py-1 max-md:flex-col max-md:gap-0">
+      <span className="w-[170px] shrink-0 font-strong">
+        {one.course} {section && sayComponentInline(section)}
+      </span>
+      <span className={`w-[70px] shrink-0 ${one.isAtRisk ? 'font-strong' : 'text-mute'}`}>
+        {one.freeSeats === 0 ? 'full' : countOf(one.freeSeats, 'seat')}
+      </span>
+      <span className="min-w-0">
+        {one.isRegistered ? (
+          <span className="text-moss">✓ registered</span>
+        ) : one.instead ? (
+          <>
+            {one.rescue === 'straightSwap' ? 'A straight swap: ' : 'Only another timetable: '}
+            <Swap
+              held={lane.timetable.sections}
+              instead={seenOf(placed(sections, one.instead))}
+              sections={sections}
+            />
+          </>
+        ) : (
+          <span className="text-brick">Nothing takes its place</span>
+        )}
+      </span>
+    </li>
   );
 }

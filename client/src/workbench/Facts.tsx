@@ -1,4 +1,4 @@
-import { Bookmark, BookmarkCheck, ChevronLeft, ChevronRight, Printer } from 'lucide-react';
+import { Bookmark, BookmarkCheck, ChevronLeft, ChevronRight, List, Printer } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Answer, Ranked } from '@/api/client';
 import { countOf, sayCount } from '@/lib/count';
@@ -49,7 +49,7 @@ export function Facts(props: Props) {
           title="Shortlist: the timetables put by (Shift + S)"
           className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap not-first:rounded-l-none hover:border-ink"
         >
-          <span className="max-[1439px]:sr-only">Shortlist</span> {props.putBy > 0 ? props.putBy : <span className="min-[1440px]:hidden" aria-hidden="true">–</span>}
+          <span className="max-[1439px]:sr-only">Shortlist</span> {props.putBy > 0 ? props.putBy : <List size={15} className="min-[1440px]:hidden" aria-hidden="true" />}
         </button>
       </div>
       <button

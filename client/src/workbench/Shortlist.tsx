@@ -6,6 +6,7 @@ import { axisFor } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { movedTo, coursesOf } from '@/sketch/shortlist';
 import type { Rule } from '@/sketch/rules';
+import { UndoRedo } from '@/sketch/UndoRedo';
 import { useCourseColours } from '@/sketch/useCourseColours';
 import { useSections } from '@/sketch/useSections';
 import type { Edits } from '@/sketch/useSketchEdits';
@@ -40,6 +41,11 @@ export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) 
   };
   return (
     <Dialog open onOpenChange={close} title="Shortlist" wide isForReading>
+      {(shortlist.length > 0 || sketch.canUndo) && (
+        <div className="-mt-1 mb-1 flex items-center gap-1">
+          <UndoRedo sketch={sketch} edits={edits} />
+        </div>
+      )}
       {desk.problem !== null && (
         <p role="alert" className="mb-2 text-12 text-brick">
           {desk.problem}

@@ -133,12 +133,17 @@ function NearestButton({ sketch, numbers, desk, onShown }: NearestProps) {
   if (nearest.isError) return <span className="self-center text-12 text-mute">{nearest.error.message}</span>;
   if (!nearest.data) return null;
   if (!sections) return <span className="self-center text-12 text-mute">No timetable holds at present.</span>;
-  const changed = nearest.data.changed;
   return (
     <Button onClick={() => void desk.show(sections).then((shown) => shown && onShown())}>
-      Show the nearest that holds{changed.length > 0 && changed.length <= 3 ? ` (${sayAll(changed)} changes)` : changed.length > 3 ? ` (${changed.length} courses change)` : ''}
+      Show the nearest that holds{sayChanged(nearest.data.changed)}
     </Button>
   );
+}
+
+function sayChanged(courses: readonly string[]): string {
+  if (courses.length === 0) return '';
+  if (courses.length > 3) return ` (${courses.length} courses change)`;
+  return ` (${sayAll(courses)} ${courses.length === 1 ? 'changes' : 'change'})`;
 }
 
 type FieldProps = {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { Desk } from '../desk';
 import { Finder } from '../finder';
 
@@ -120,4 +120,63 @@ test('Catalogue on a phone', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Course' }).getByText(/each section says/)).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/catalogue-phone.png` });
+});
+
+/** Three quite different timetables lined up, named as a student would. */
+async function lineUp(page: Page): Promise<Desk> {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'GLZ 155', 'ACO 220', 'CAR 305', 'LOG 118');
+  for (const [i, number] of [1, 9, 30].entries()) {
+    await desk.go(number);
+    await page.keyboard.press('l');
+    await expect(page.getByRole('link', { name: `Line-up ${i + 1}` })).toBeVisible();
+    await desk.saved();
+  }
+  return desk;
+}
+
+test('Shortlist', async ({ page }) => {
+  const desk = await lineUp(page);
+  await desk.shortlistButton.click();
+  const list = page.getByRole('dialog', { name: 'Shortlist' });
+  const names = list.getByRole('textbox', { name: 'Name' });
+  for (const [i, name] of ['Least waiting', 'Evenings free', 'For the boatyard'].entries()) {
+    await names.nth(i).fill(name);
+    await names.nth(i).press('Enter');
+  }
+  await list.getByRole('textbox', { name: 'Note' }).nth(1).fill('Mika has the same GLZ 155 studio');
+  await list.getByRole('textbox', { name: 'Note' }).nth(1).press('Enter');
+  await page.keyboard.press('Escape');
+  await desk.class('CAR 305', 'Lab').focus();
+  await page.keyboard.press('x');
+  await desk.saved();
+  await desk.shortlistButton.click();
+  await expect(list.getByText(/^It breaks a rule/).first()).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/shortlist.png` });
+});
+
+test('Line-up', async ({ page }) => {
+  await lineUp(page);
+  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await expect(page.getByText(/^A and B differ/)).toBeVisible();
+  await page.mouse.move(900, 700);
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/line-up.png` });
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.screenshot({ path: `${folder}/line-up-phone.png` });
+});
+
+test('Choice', async ({ page }) => {
+  await lineUp(page);
+  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.locator('[data-lane="B"]').getByRole('button').click();
+  await page.getByRole('menuitem', { name: 'Choose it' }).click();
+  await page
+    .getByRole('button', { name: /^Prepare this for/ })
+    .first()
+    .click();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/choice.png` });
 });
