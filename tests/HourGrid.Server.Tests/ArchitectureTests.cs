@@ -54,9 +54,10 @@ public sealed partial class ArchitectureTests
 
     /// <summary>Within Core: the catalogue knows no ask, asks no engine.</summary>
     [Theory]
-    [InlineData("Catalogue", "Asking", "Engine", "Measuring", "Searching")]
-    [InlineData("Asking", "Engine", "Measuring", "Searching")]
-    [InlineData("Measuring", "Searching")]
+    [InlineData("Catalogue", "Asking", "Engine", "Measuring", "Searching", "PutBy", "Comparing")]
+    [InlineData("Asking", "Engine", "Measuring", "Searching", "PutBy", "Comparing")]
+    [InlineData("Measuring", "Searching", "PutBy", "Comparing")]
+    [InlineData("PutBy", "Asking", "Engine", "Measuring", "Searching", "Comparing")]
     public void Rooms_of_core_look_only_downward(string room, params string[] above)
     {
         foreach (var file in Directory.GetFiles(TestPaths.Repository("src", "HourGrid.Core", room), "*.cs"))

@@ -3,16 +3,14 @@ import { useNavigate } from 'react-router';
 import { takesText } from '@/lib/keys';
 import { useStable } from '@/lib/useStable';
 import { choose, type Lane, lanesOf, moveLane, setBaseline, takeOut } from '@/sketch/picks';
-import { rulesOf } from '@/sketch/rules';
-import { sayBroken } from '@/sketch/sayBroken';
 import { numbersOf } from '@/sketch/shortlist';
-import { useCampusNames } from '@/sketch/useCampusNames';
 import { useOpenIn } from '@/sketch/useOpenIn';
 import type { PicksEdits } from '@/sketch/usePicks';
 import type { TermVisit } from '@/sketch/useTermVisit';
 import { Button } from '@/ui/Button';
 import { UndoRedoButtons } from '@/ui/UndoRedoButtons';
 import { AddLane } from './AddLane';
+import { Against } from './Against';
 import { LaneChip } from './LaneChip';
 import { Lanes } from './Lanes';
 import { LanesTable } from './LanesTable';
@@ -28,7 +26,6 @@ export function Board({ visit, lanes, edits }: Props) {
   const [hidden, setHidden] = useState<readonly string[]>([]);
   const [fades, setFades] = useState(true);
   const [problem, setProblem] = useState<string | null>(null);
-  const campusName = useCampusNames();
   const openIn = useOpenIn(term.id);
   const navigate = useNavigate();
   const keyOf = (lane: Lane) => `${lane.sketch.id} ${lane.timetable.id}`;
@@ -134,15 +131,7 @@ export function Board({ visit, lanes, edits }: Props) {
             </p>
           ),
       )}
-      {board.lanes.map((lane) => {
-        const rules = Object.values(rulesOf(lane.sketch.ask, campusName)).flat();
-        const against = lane.state ? sayBroken(lane.timetable, lane.state, lane.sketch.ask, rules) : [];
-        return against.length > 0 || lane.problem ? (
-          <p key={lane.letter} className="px-4 pt-1.5 text-12 text-brick">
-            <span className="font-heavy">{lane.letter}</span> {against.join(' ')} {lane.problem?.message}
-          </p>
-        ) : null;
-      })}
+      <Against lanes={board.lanes} />
       <Lanes axis={board.axis} lanes={board.lanes} weekCount={term.weeks} isFaded={isFaded} />
       <LanesTable axis={board.axis} lanes={board.lanes} isFaded={isFaded} />
       {lanes.length === 1 && (

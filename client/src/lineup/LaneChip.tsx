@@ -44,7 +44,7 @@ export function LaneChip(props: Props) {
       onDragOver={(event: DragEvent) => event.dataTransfer.types.includes(dragKind) && event.preventDefault()}
       onDrop={(event: DragEvent) => onDrop(event.dataTransfer.getData(dragKind))}
       data-lane={lane.letter}
-      title="Drag to another place"
+      title={`${lane.timetable.name} (drag to another place)`}
       className={`flex max-w-[260px] cursor-grab items-center rounded-[4px] border border-rule bg-sheet pl-2 hover:border-ink ${isHidden ? 'text-mute' : ''}`}
     >
       <LaneLetter lane={lane} />
