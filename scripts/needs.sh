@@ -31,6 +31,18 @@ find_chromium() {
   command -v chromium || command -v chromium-browser || command -v google-chrome || true
 }
 
+# The tests read calendars with a reader that is not ours: Debian's python3-vobject.
+need_calendar_reader() {
+  if ! /usr/bin/python3 -c 'import vobject' 2>/dev/null && command -v apt-get >/dev/null && [ "$(id -u)" = 0 ]; then
+    echo "Installing python3-vobject for the tests of calendars …"
+    apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq python3-vobject >/dev/null
+  fi
+  if ! /usr/bin/python3 -c 'import vobject' 2>/dev/null; then
+    echo "The tests of calendars need python3-vobject. Install it, as root: apt-get install python3-vobject" >&2
+    exit 1
+  fi
+}
+
 need_chromium() {
   HG_CHROMIUM=$(find_chromium)
   if [ -z "$HG_CHROMIUM" ] && command -v apt-get >/dev/null && [ "$(id -u)" = 0 ]; then

@@ -6,6 +6,7 @@ set -uo pipefail
 need_dotnet
 need_node
 need_chromium
+need_calendar_reader
 cd "$HG_ROOT" || exit 1
 results=$HG_ROOT/artifacts/test-results
 rm -rf "$results" tests/browser/results

@@ -1,3 +1,4 @@
+using HourGrid.Data.Calendars;
 using HourGrid.Data.Catalogue;
 using HourGrid.Data.Picks;
 using HourGrid.Data.Sketches;
@@ -20,11 +21,13 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
     public DbSet<SketchStepRow> SketchSteps => Set<SketchStepRow>();
     public DbSet<PicksRow> Picks => Set<PicksRow>();
     public DbSet<PicksStepRow> PicksSteps => Set<PicksStepRow>();
+    public DbSet<CalendarAddressRow> CalendarAddresses => Set<CalendarAddressRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         CatalogueConfiguration.Configure(modelBuilder);
         SketchConfiguration.Configure(modelBuilder);
         PicksConfiguration.Configure(modelBuilder);
+        CalendarConfiguration.Configure(modelBuilder);
     }
 }

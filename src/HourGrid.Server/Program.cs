@@ -1,6 +1,7 @@
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Courses;
+using HourGrid.Server.Exports;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Picks;
 using HourGrid.Server.Problems;
@@ -41,8 +42,11 @@ api.MapNumbers();
 api.MapSeats();
 api.MapSketches();
 api.MapPicks();
+api.MapExports();
+api.MapCalendarAddresses();
 api.MapAnswers();
 api.MapHeld();
+app.MapCalendars();
 app.MapClient();
 
 if (!DataFolder.IsDescribingOnly)

@@ -14,6 +14,12 @@ public sealed record UniversityCatalogue(
     IReadOnlyList<Course> Courses
 )
 {
+    /// <summary>Where nothing else is said.</summary>
+    public const string DefaultTimeZone = "Etc/UTC";
+
+    /// <summary>The time zone of its hours, by its name in the IANA database.</summary>
+    public string TimeZone { get; init; } = DefaultTimeZone;
+
     /// <summary>The catalogue of one term, or null when it has no such term.</summary>
     public CatalogueSnapshot? SnapshotOf(TermId term) =>
         Terms.FirstOrDefault(t => t.Id == term) is { } found

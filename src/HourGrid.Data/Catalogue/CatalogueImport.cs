@@ -71,6 +71,7 @@ public static class CatalogueImport
             {
                 Id = TheOnlyCatalogue,
                 Institution = catalogue.Institution,
+                TimeZone = catalogue.TimeZone,
                 Version = 1,
             }
         );

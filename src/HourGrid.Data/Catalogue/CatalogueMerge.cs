@@ -13,6 +13,7 @@ internal sealed class CatalogueMerge(HourGridContext database, UniversityCatalog
     {
         var kept = await database.Catalogue.SingleAsync(cancellation);
         kept.Institution = catalogue.Institution;
+        kept.TimeZone = catalogue.TimeZone;
         kept.Version++;
         await CampusesAsync(cancellation);
         await TermsAsync(cancellation);

@@ -63,7 +63,10 @@ public static class CatalogueReading
             .OrderBy(row => row.Position)
             .ToListAsync(cancellation);
         return new(
-            new(catalogue.Institution, campuses, travel, [.. terms.Select(TermOf)], [.. courses.Select(CourseOf)]),
+            new(catalogue.Institution, campuses, travel, [.. terms.Select(TermOf)], [.. courses.Select(CourseOf)])
+            {
+                TimeZone = catalogue.TimeZone,
+            },
             catalogue.Version,
             courses
                 .SelectMany(course => course.Sections)

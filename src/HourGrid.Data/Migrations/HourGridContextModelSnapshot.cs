@@ -17,6 +17,29 @@ namespace HourGrid.Data.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("HourGrid.Data.Calendars.CalendarAddressRow", b =>
+                {
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TermId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("CreatedUtc")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Token")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("StudentId", "TermId");
+
+                    b.HasIndex("Token")
+                        .IsUnique();
+
+                    b.ToTable("CalendarAddresses", (string)null);
+                });
+
             modelBuilder.Entity("HourGrid.Data.Catalogue.CampusRow", b =>
                 {
                     b.Property<string>("Id")
@@ -40,6 +63,10 @@ namespace HourGrid.Data.Migrations
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("Institution")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TimeZone")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -497,6 +524,15 @@ namespace HourGrid.Data.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("Students", (string)null);
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Calendars.CalendarAddressRow", b =>
+                {
+                    b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("HourGrid.Data.Catalogue.MeetingRow", b =>

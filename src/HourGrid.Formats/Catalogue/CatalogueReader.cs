@@ -1,4 +1,5 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Calendars;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Formats.Catalogue;
@@ -12,7 +13,16 @@ internal sealed class CatalogueReader
 
     public UniversityCatalogue? Read(JsonPlace root)
     {
-        var file = root.Object("format", "version", "institution", "campuses", "travel", "terms", "courses");
+        var file = root.Object(
+            "format",
+            "version",
+            "institution",
+            "timeZone",
+            "campuses",
+            "travel",
+            "terms",
+            "courses"
+        );
         if (!root.IsObject)
             return null;
         SharedValues.CheckFormat(file, CatalogueJson.Format);
@@ -25,7 +35,18 @@ internal sealed class CatalogueReader
         var sections = new SectionReader(campuses, terms);
         var seen = new HashSet<CourseId>();
         var courses = file["courses"].List(place => Course(place, sections, seen));
-        return new(institution, readCampuses, travel, readTerms, courses);
+        return new(institution, readCampuses, travel, readTerms, courses)
+        {
+            TimeZone = file.Or("timeZone", UniversityCatalogue.DefaultTimeZone, TimeZone),
+        };
+    }
+
+    private static string TimeZone(JsonPlace place)
+    {
+        var name = place.Text(60);
+        if (TimeZones.Find(name) is null)
+            place.Refuse("a time zone of the IANA database, such as Europe/Lisbon");
+        return name;
     }
 
     private Campus? Campus(JsonPlace place)

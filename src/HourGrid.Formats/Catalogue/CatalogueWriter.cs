@@ -15,6 +15,7 @@ internal static class CatalogueWriter
             ["format"] = CatalogueJson.Format,
             ["version"] = 1,
             ["institution"] = catalogue.Institution,
+            ["timeZone"] = catalogue.TimeZone,
         };
         Put(file, "campuses", catalogue.Campuses, Campus);
         Put(file, "travel", catalogue.Travel, Travel);

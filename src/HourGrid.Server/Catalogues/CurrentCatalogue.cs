@@ -14,6 +14,7 @@ internal sealed class CurrentCatalogue : IDisposable
     private readonly SemaphoreSlim reading = new(1);
     private volatile Snapshots current = new(
         "",
+        UniversityCatalogue.DefaultTimeZone,
         [],
         FrozenDictionary<TermId, CourseIndex>.Empty,
         new Dictionary<(TermId, CourseId), DateTime>(),
@@ -21,6 +22,9 @@ internal sealed class CurrentCatalogue : IDisposable
     );
 
     public string Institution => current.Institution;
+
+    /// <summary>The time zone of its hours, by its name in the IANA database.</summary>
+    public string TimeZone => current.TimeZone;
 
     public IReadOnlyList<Term> Terms => current.Terms;
 
@@ -51,6 +55,7 @@ internal sealed class CurrentCatalogue : IDisposable
                 return;
             current = new(
                 kept.Catalogue.Institution,
+                kept.Catalogue.TimeZone,
                 kept.Catalogue.Terms,
                 kept.Catalogue.Terms.ToFrozenDictionary(
                     term => term.Id,
@@ -106,6 +111,7 @@ internal sealed class CurrentCatalogue : IDisposable
 
     private sealed record Snapshots(
         string Institution,
+        string TimeZone,
         IReadOnlyList<Term> Terms,
         FrozenDictionary<TermId, CourseIndex> ByTerm,
         IReadOnlyDictionary<(TermId, CourseId), DateTime> SeatsAsOfUtc,

@@ -8,8 +8,12 @@ internal static class RequestLimits
 {
     private const string NewStudents = "new students";
     private const string Answers = "answers";
+    private const string Calendars = "calendars";
 
     private const int NewStudentsPerMinute = 300;
+
+    /// <summary>Calendar programs of all students; many times more than they come by themselves.</summary>
+    private const int CalendarsPerMinute = 600;
 
     /// <summary>A window has a draft, a save and a few pages under way; the rest waits its turn.</summary>
     private const int AnswersAtOnce = 8;
@@ -26,6 +30,14 @@ internal static class RequestLimits
                 window.Window = TimeSpan.FromMinutes(1);
             }
         );
+        limits.AddFixedWindowLimiter(
+            Calendars,
+            window =>
+            {
+                window.PermitLimit = CalendarsPerMinute;
+                window.Window = TimeSpan.FromMinutes(1);
+            }
+        );
         limits.AddPolicy(
             Answers,
             http =>
@@ -38,6 +50,9 @@ internal static class RequestLimits
 
     public static T LimitNewStudents<T>(this T endpoint)
         where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(NewStudents);
+
+    public static T LimitCalendars<T>(this T endpoint)
+        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Calendars);
 
     public static T LimitAnswers<T>(this T endpoint)
         where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Answers);

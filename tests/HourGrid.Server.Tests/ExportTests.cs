@@ -1,0 +1,131 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Ical.Net;
+
+namespace HourGrid.Server.Tests;
+
+/// <summary>Files of a timetable, and the address under which calendar programs find the choice.</summary>
+public sealed class ExportTests(RunningServer server) : IClassFixture<RunningServer>
+{
+    private static JsonObject Body(params string[] sections) =>
+        new() { ["name"] = "Mine", ["sections"] = new JsonArray([.. sections.Select(number => (JsonNode)number)]) };
+
+    private static async Task<string[]> BestAsync(HttpClient student)
+    {
+        var page = new JsonObject
+        {
+            ["ask"] = Requests.AskFor("TID 210", "ACO 220"),
+            ["first"] = 0,
+            ["count"] = 1,
+        };
+        var shapes = await student.PostAsJsonAsync("/api/answers/week-shapes", page).JsonAsync();
+        return [.. shapes["timetables"]![0]!["sections"]!.AsArray().Select(number => number!.GetValue<string>())];
+    }
+
+    [Theory]
+    [InlineData("ics", "text/calendar", "BEGIN:VCALENDAR")]
+    [InlineData("csv", "text/csv", "number,course")]
+    [InlineData("txt", "text/plain", "Mine\n")]
+    public async Task A_timetable_is_given_as_a_file(string extension, string type, string begin)
+    {
+        var student = await server.StudentAsync();
+        var sections = await BestAsync(student);
+        var file = await student.PostAsJsonAsync($"/api/terms/2027SP/timetable/{extension}", Body(sections));
+        Assert.Equal(type, file.Content.Headers.ContentType?.MediaType);
+        Assert.Equal($"timetable.{extension}", file.Content.Headers.ContentDisposition?.FileName);
+        var text = await file.Content.ReadAsStringAsync();
+        Assert.StartsWith(begin, text, StringComparison.Ordinal);
+        Assert.All(sections, number => Assert.Contains(number, text, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task What_cannot_be_given_is_refused_in_words()
+    {
+        var student = await server.StudentAsync();
+        await student.PostAsJsonAsync("/api/terms/1999XX/timetable/ics", Body("10231")).JsonAsync(404);
+        await student.PostAsJsonAsync("/api/terms/2027SP/timetable/ics", Body("00000")).JsonAsync(422);
+        await student.PostAsJsonAsync("/api/terms/2027SP/timetable/ics", new JsonObject()).JsonAsync(400);
+        var nobody = server.Browser();
+        Assert.Equal(
+            HttpStatusCode.Unauthorized,
+            (await nobody.PostAsJsonAsync("/api/terms/2027SP/timetable/ics", Body("10231"))).StatusCode
+        );
+    }
+
+    [Fact]
+    public async Task A_calendar_follows_the_choice_until_its_address_is_withdrawn()
+    {
+        var student = await server.StudentAsync();
+        const string address = "/api/terms/2027SP/calendar-address";
+        Assert.Null((await student.GetAsync(address).JsonAsync())["path"]);
+        var path = (await student.PostAsync(address, null).JsonAsync())["path"]!.GetValue<string>();
+        Assert.Equal(path, (await student.GetAsync(address).JsonAsync())["path"]!.GetValue<string>());
+
+        var program = server.Browser();
+        Assert.Empty(Calendar.Load(await program.GetStringAsync(path))!.Events);
+
+        var sections = await BestAsync(student);
+        var sketch = await student.OpenSketchAsync();
+        await student
+            .PutAsJsonAsync(
+                "/api/terms/2027SP/picks",
+                new JsonObject { ["version"] = 0, ["picks"] = Choice(sketch, sections) }
+            )
+            .JsonAsync();
+        var calendar = Calendar.Load(await program.GetStringAsync(path))!;
+        Assert.Equal(
+            sections.Order(),
+            calendar
+                .Events.Select(one => one.Properties["X-REGISTRATION-NUMBER"]!.Value!.ToString()!)
+                .Distinct()
+                .Order()
+        );
+
+        // Another address takes the place of the first; withdrawn, there is none.
+        var second = (await student.PostAsync(address, null).JsonAsync())["path"]!.GetValue<string>();
+        Assert.NotEqual(path, second);
+        await program.GetAsync(path).JsonAsync(404);
+        (await student.DeleteAsync(address)).EnsureSuccessStatusCode();
+        await program.GetAsync(second).JsonAsync(404);
+    }
+
+    [Fact]
+    public async Task One_student_neither_sees_nor_withdraws_anothers_address()
+    {
+        var owner = await server.StudentAsync();
+        var stranger = await server.StudentAsync();
+        const string address = "/api/terms/2027SP/calendar-address";
+        var path = (await owner.PostAsync(address, null).JsonAsync())["path"]!.GetValue<string>();
+        Assert.Null((await stranger.GetAsync(address).JsonAsync())["path"]);
+        await stranger.DeleteAsync(address);
+        (await server.Browser().GetAsync(path)).EnsureSuccessStatusCode();
+        await server.Browser().GetAsync($"/calendars/{new string('A', 43)}.ics").JsonAsync(404);
+    }
+
+    private static JsonObject Choice(JsonNode sketch, string[] sections) =>
+        new()
+        {
+            ["lineUp"] = new JsonArray(),
+            ["choice"] = new JsonObject
+            {
+                ["sketch"] = sketch["id"]!.DeepClone(),
+                ["fallbacks"] = new JsonArray(),
+                ["timetable"] = new JsonObject
+                {
+                    ["id"] = Guid.NewGuid().ToString(),
+                    ["name"] = "Mine",
+                    ["sections"] = new JsonArray([
+                        .. sections.Select(number => new JsonObject
+                        {
+                            ["number"] = number,
+                            ["course"] = "TID 210",
+                            ["component"] = "lecture",
+                            ["label"] = "L01",
+                            ["meetings"] = new JsonArray(),
+                        }),
+                    ]),
+                },
+            },
+        };
+}
