@@ -26,7 +26,7 @@ export const termsQuery = queryOptions({
 
 /** What a newer catalogue makes out of date: all but who the student is and the sketches themselves. */
 export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
-  return !['visit', 'terms', 'sketch', 'sketches', 'picks'].includes(String(queryKey[0]));
+  return !['visit', 'terms', 'sketch', 'sketches', 'picks', 'calendar-address'].includes(String(queryKey[0]));
 }
 
 export const sketchQuery = (term: string) =>
@@ -54,6 +54,14 @@ export const picksQuery = (term: string) =>
     queryFn: ({ signal }) =>
       call(http.GET('/api/terms/{term}/picks', { params: { path: { term } }, signal })),
     staleTime: Infinity,
+  });
+
+/** Where calendar programs find the choice of a term. */
+export const calendarAddressQuery = (term: string) =>
+  queryOptions({
+    queryKey: ['calendar-address', term],
+    queryFn: ({ signal }) =>
+      call(http.GET('/api/terms/{term}/calendar-address', { params: { path: { term } }, signal })),
   });
 
 export const suggestionsQuery = (term: string, query: string) =>

@@ -4,6 +4,7 @@ import { WeekView } from '@/grid/WeekView';
 import { tellWeek } from '@/grid/tellWeek';
 import { takesText } from '@/lib/keys';
 import { useStable } from '@/lib/useStable';
+import { ExportMenu } from '@/sketch/ExportMenu';
 import { factsOf } from '@/sketch/facts';
 import { dropChoice } from '@/sketch/picks';
 import { rulesOf } from '@/sketch/rules';
@@ -14,8 +15,10 @@ import { useOpenIn } from '@/sketch/useOpenIn';
 import type { PicksEdits } from '@/sketch/usePicks';
 import type { TermVisit } from '@/sketch/useTermVisit';
 import { Button } from '@/ui/Button';
+import { MenuItem } from '@/ui/Menu';
 import { Scroller } from '@/ui/Scroller';
 import { UndoRedoButtons } from '@/ui/UndoRedoButtons';
+import { CalendarAddress } from './CalendarAddress';
 import { Chooser } from './Chooser';
 import { Second } from './Second';
 import { SectionTable } from './SectionTable';
@@ -30,6 +33,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
   const campusName = useCampusNames();
   const openIn = useOpenIn(term.id);
   const [copied, setCopied] = useState(false);
+  const [isAddressing, setIsAddressing] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   useUndoKeys(edits);
   const rules = Object.values(rulesOf(view.ask, campusName)).flat();
@@ -75,6 +79,14 @@ export function ChoicePage({ visit, choice, edits }: Props) {
           {view.own && <Button onClick={goOn}>Go on from here</Button>}
           <Button onClick={() => edits.change(dropChoice)}>Choose none</Button>
           <Button onClick={() => window.print()}>Print</Button>
+          <ExportMenu
+            term={term.id}
+            name={choice.timetable.name}
+            numbers={numbersOf(choice.timetable)}
+            trigger={<Button>Export</Button>}
+          >
+            <MenuItem onSelect={() => setIsAddressing(true)}>Calendar address…</MenuItem>
+          </ExportMenu>
           <Button look="main" onClick={copy}>
             {copied ? 'Copied' : `Copy all ${inOrder.length} numbers`}
           </Button>
@@ -106,6 +118,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
       </Scroller>
       <p className="sr-only">{tellWeek(view.axis, view.classes, term.weeks)}</p>
       <SectionTable visit={visit} choice={choice} view={view} edits={edits} />
+      {isAddressing && <CalendarAddress term={term.id} onClose={() => setIsAddressing(false)} />}
       <Second visit={visit} choice={choice} view={view} edits={edits} />
     </main>
   );

@@ -88,7 +88,8 @@ export function Desk({ term, sketch }: Props) {
     openCourse,
     pointed,
     pointedSection,
-    standings: details.standings,
+    // Places of an older ask would be offered that lead nowhere now.
+    standings: details.isBehind ? null : details.standings,
     keep,
   });
 

@@ -2,10 +2,13 @@ import { Bookmark, BookmarkCheck, ChevronLeft, ChevronRight, List, Printer } fro
 import { type ReactNode, useState } from 'react';
 import type { Answer, Ranked } from '@/api/client';
 import { countOf, sayCount } from '@/lib/count';
+import { ExportMenu } from '@/sketch/ExportMenu';
 import { factsOf } from '@/sketch/facts';
+import { MenuItem } from '@/ui/Menu';
 import type { ShortlistDesk } from './useShortlist';
 
 type Props = {
+  term: string;
   answer: Answer;
   inView: Ranked | null;
   listed: number;
@@ -61,15 +64,25 @@ export function Facts(props: Props) {
       >
         By hand
       </button>
-      <button
-        type="button"
-        aria-label="Print this timetable"
-        title="Print this timetable"
-        onClick={() => window.print()}
-        className="rounded-[4px] border border-rule bg-sheet p-1.5 hover:border-ink"
-      >
-        <Printer size={15} aria-hidden="true" />
-      </button>
+      {inView && !byHand ? (
+        <ExportMenu
+          term={props.term}
+          name={here?.name ?? `Week shape ${inView.rank}`}
+          numbers={inView.sections}
+          trigger={
+            <button
+              type="button"
+              aria-label="Print or export this timetable"
+              title="Print or export this timetable"
+              className="rounded-[4px] border border-rule bg-sheet p-1.5 hover:border-ink"
+            >
+              <Printer size={15} aria-hidden="true" />
+            </button>
+          }
+        >
+          <MenuItem onSelect={() => window.print()}>Print (P)</MenuItem>
+        </ExportMenu>
+      ) : null}
     </div>
   );
   if (inView === null || byHand)

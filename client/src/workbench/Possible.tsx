@@ -61,6 +61,7 @@ export function Possible(props: Props) {
         <h1 className="sr-only">Workbench</h1>
       ) : (
         <Facts
+          term={sketch.term}
           answer={answer}
           inView={inView}
           listed={walk.listed}

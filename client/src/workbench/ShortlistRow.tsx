@@ -7,6 +7,7 @@ import { nearestQuery } from '@/api/queries';
 import type { Axis } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';
+import { ExportMenu } from '@/sketch/ExportMenu';
 import { sayFacts } from '@/sketch/facts';
 import { choose, isInLineUp, takeOut } from '@/sketch/picks';
 import type { Rule } from '@/sketch/rules';
@@ -99,6 +100,12 @@ export function ShortlistRow(props: Props) {
           >
             In the line-up
           </Button>
+          <ExportMenu
+            term={sketch.term}
+            name={one.name}
+            numbers={numbers}
+            trigger={<Button>Export</Button>}
+          />
           {state?.isTimetable && (
             <Button
               onClick={() => {

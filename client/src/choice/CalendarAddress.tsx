@@ -1,0 +1,79 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ApiError, call, http } from '@/api/client';
+import { calendarAddressQuery } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+
+type Props = { term: string; onClose: () => void };
+
+/** The address under which calendar programs follow the choice: given, copied, changed and withdrawn. */
+export function CalendarAddress({ term, onClose }: Props) {
+  const client = useQueryClient();
+  const query = calendarAddressQuery(term);
+  const found = useQuery(query);
+  const [copied, setCopied] = useState(false);
+  const params = { path: { term } };
+  const give = useMutation({
+    mutationFn: () => call(http.POST('/api/terms/{term}/calendar-address', { params })),
+    onSuccess: (record) => client.setQueryData(query.queryKey, record),
+  });
+  const withdraw = useMutation({
+    mutationFn: async () => {
+      const { response } = await http.DELETE('/api/terms/{term}/calendar-address', { params });
+      if (!response.ok) throw new ApiError(response.status, 'The address could not be withdrawn.');
+    },
+    onSuccess: () => client.setQueryData(query.queryKey, { path: null }),
+  });
+  const problem = found.error ?? give.error ?? withdraw.error;
+  const address = found.data?.path ? `${window.location.origin}${found.data.path}` : null;
+  return (
+    <Dialog open onOpenChange={onClose} title="Calendar address">
+      <p className="text-12 text-mute">
+        A calendar program that subscribes to this address shows the choice, and follows it when you choose
+        another. Whoever knows the address can read it; withdraw it, and it is gone.
+      </p>
+      {problem && (
+        <p role="alert" className="mt-2 text-12 text-brick">
+          {problem.message}
+        </p>
+      )}
+      {address && (
+        <input
+          readOnly
+          aria-label="Address"
+          value={address}
+          onFocus={(event) => event.target.select()}
+          className="mt-3 w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5 text-12"
+        />
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {address ? (
+          <>
+            <Button
+              look="main"
+              onClick={() => void navigator.clipboard.writeText(address).then(() => setCopied(true))}
+            >
+              {copied ? 'Copied' : 'Copy'}
+            </Button>
+            <Button
+              onClick={() => {
+                setCopied(false);
+                give.mutate();
+              }}
+            >
+              Give another
+            </Button>
+            <Button onClick={() => withdraw.mutate()}>Withdraw</Button>
+          </>
+        ) : (
+          found.data && (
+            <Button look="main" disabled={give.isPending} onClick={() => give.mutate()}>
+              Give an address
+            </Button>
+          )
+        )}
+      </div>
+    </Dialog>
+  );
+}
