@@ -3,6 +3,7 @@ using System.Text.Json.Nodes;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
+using HourGrid.Formats.Sketches;
 using Json.Schema;
 
 namespace HourGrid.Formats.Tests;
@@ -16,8 +17,21 @@ public sealed class SchemaTests
 
     private static readonly JsonSchema Ask = Load("ask");
 
-    private static JsonSchema Load(string name) =>
-        JsonSchema.FromText(File.ReadAllText(Repository.PathOf("docs", "formats", $"{name}.schema.json")));
+    // Refers to the schema of asks.
+    private static readonly JsonSchema Sketch = Load("sketch");
+
+    private static readonly string SketchExample = File.ReadAllText(
+        Repository.PathOf("demo", "two-plans.sketch.json")
+    );
+
+    private static JsonSchema Load(string name)
+    {
+        var schema = JsonSchema.FromText(
+            File.ReadAllText(Repository.PathOf("docs", "formats", $"{name}.schema.json"))
+        );
+        SchemaRegistry.Global.Register(schema);
+        return schema;
+    }
 
     [Fact]
     public void The_examples_hold_to_their_schemas()
@@ -25,6 +39,8 @@ public sealed class SchemaTests
         AssertValid(Catalogue, CatalogueReaderTests.Small);
         AssertValid(Catalogue, File.ReadAllText(Repository.PathOf("demo", "saltmere.catalogue.json")));
         AssertValid(Ask, AskJsonTests.Full);
+        AssertValid(Sketch, SketchExample);
+        AssertValid(Sketch, Encoding.UTF8.GetString(SketchJson.Write(SketchJson.Read(Bytes(SketchExample)).Value)));
         foreach (var file in Directory.GetFiles(Repository.PathOf("demo"), "*.ask.json"))
             AssertValid(Ask, File.ReadAllText(file));
         AssertValid(
@@ -55,9 +71,25 @@ public sealed class SchemaTests
         ];
         var compared =
             Compare(Catalogue, CatalogueReaderTests.Small, text => CatalogueJson.Read(text), replacements)
-            + Compare(Ask, AskJsonTests.Full, text => AskJson.Read(text), replacements);
+            + Compare(Ask, AskJsonTests.Full, text => AskJson.Read(text), replacements)
+            + Compare(Sketch, SketchExample, text => SketchJson.Read(text), replacements);
         Assert.True(compared > 1000);
     }
+
+    [Fact]
+    public void A_sketch_is_read_back_equal()
+    {
+        var written = SketchJson.Write(SketchJson.Read(Bytes(SketchExample)).Value);
+        Assert.Equal(
+            Encoding.UTF8.GetString(written),
+            Encoding.UTF8.GetString(SketchJson.Write(SketchJson.Read(written).Value))
+        );
+        Assert.Equal(2, SketchJson.Read(written).Value.Shortlist.Count);
+        var example = JsonNode.Parse(SketchExample)!;
+        Assert.Equal(example["shortlist"]!.ToJsonString(), JsonNode.Parse(written)!["shortlist"]!.ToJsonString());
+    }
+
+    private static ReadOnlyMemory<byte> Bytes(string text) => Encoding.UTF8.GetBytes(text);
 
     private static int Compare(
         JsonSchema schema,

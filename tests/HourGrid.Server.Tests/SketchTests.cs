@@ -247,6 +247,31 @@ public sealed class SketchTests(RunningServer server) : IClassFixture<RunningSer
         Assert.Contains("50 sketches", refused["detail"]!.GetValue<string>(), StringComparison.Ordinal);
     }
 
+    [Fact]
+    public async Task A_sketch_goes_out_as_a_file_and_comes_in_as_another_sketch()
+    {
+        var student = await server.StudentAsync();
+        var example = JsonNode.Parse(File.ReadAllText(TestPaths.Repository("demo", "two-plans.sketch.json")))!;
+        var made = await student.PostAsJsonAsync("/api/terms/2027SP/sketches/file", example).JsonAsync();
+        Assert.Equal("Two plans", made["name"]!.GetValue<string>());
+        Assert.Equal(example["shortlist"]!.ToJsonString(), made["shortlist"]!.ToJsonString());
+
+        var file = JsonNode.Parse(await student.GetStringAsync($"/api/sketches/{made["id"]}/file"))!;
+        var again = await student.PostAsJsonAsync("/api/terms/2027SP/sketches/file", file).JsonAsync();
+        foreach (var part in new[] { "name", "ask", "shortlist" })
+            Assert.Equal(made[part]!.ToJsonString(), again[part]!.ToJsonString());
+        Assert.NotEqual(made["id"]!.GetValue<string>(), again["id"]!.GetValue<string>());
+
+        await student.PostAsJsonAsync("/api/terms/2026AU/sketches/file", example).JsonAsync(422);
+        example["ask"]!["wanted"]![0]!["course"] = "XXX 999";
+        await student.PostAsJsonAsync("/api/terms/2027SP/sketches/file", example).JsonAsync(422);
+        example["shortlist"]![1]!["name"] = 7;
+        var refused = await student.PostAsJsonAsync("/api/terms/2027SP/sketches/file", example).JsonAsync(400);
+        Assert.Contains("shortlist[1].name", refused["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+        var stranger = await server.StudentAsync();
+        await stranger.GetAsync($"/api/sketches/{made["id"]}/file").JsonAsync(404);
+    }
+
     private static string Id(JsonNode sketch) => sketch["id"]!.GetValue<string>();
 
     [Fact]

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { call, http, type Sketch } from '@/api/client';
 import { sketchesQuery, sketchKey } from '@/api/queries';
 import { emptied } from '@/sketch/edits';
@@ -9,6 +9,7 @@ import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { CompareSketches } from './CompareSketches';
+import { readSketch, saveFile } from './sketchFiles';
 
 type Props = { sketch: Sketch; edits: Edits };
 
@@ -21,6 +22,7 @@ export function SketchMenu({ sketch, edits }: Props) {
   const deleted = list.data?.deleted ?? [];
   const [asking, setAsking] = useState<'rename' | 'new' | 'compare' | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const picker = useRef<HTMLInputElement>(null);
 
   const open = (next: Sketch) => {
     client.setQueryData(sketchKey(term), next);
@@ -56,6 +58,8 @@ export function SketchMenu({ sketch, edits }: Props) {
     client.setQueryData(sketchesQuery(term).queryKey, ordered);
   };
 
+  const openFile = async (file: File) => open(await readSketch(term, file));
+
   const place = sketches.findIndex((one) => one.id === sketch.id);
   return (
     <>
@@ -81,6 +85,8 @@ export function SketchMenu({ sketch, edits }: Props) {
         <MenuItem onSelect={() => setAsking('new')}>New sketch…</MenuItem>
         <MenuItem onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask, sketch.shortlist))}>Copy this sketch</MenuItem>
         <MenuItem onSelect={() => setAsking('rename')}>Rename…</MenuItem>
+        <MenuItem onSelect={() => trying(saveFile(sketch))}>Save as a file</MenuItem>
+        <MenuItem onSelect={() => picker.current?.click()}>Open a file…</MenuItem>
         {sketches.length > 1 && (
           <>
             <MenuItem onSelect={() => setAsking('compare')}>Compare sketches…</MenuItem>
@@ -98,13 +104,26 @@ export function SketchMenu({ sketch, edits }: Props) {
           </MenuItem>
         ))}
       </Menu>
+      <input
+        ref={picker}
+        type="file"
+        accept=".json,application/json"
+        aria-label="A file of a sketch"
+        hidden
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          // The same file can be chosen again.
+          event.target.value = '';
+          if (file) trying(openFile(file));
+        }}
+      />
       {sketches.length > 1 && (
         <span className="shrink-0 text-12 whitespace-nowrap text-mute">
           sketch {place + 1} of {sketches.length}
         </span>
       )}
       {problem !== null && (
-        <span role="alert" className="text-12 text-brick">
+        <span role="alert" className="basis-full text-12 break-words text-brick">
           {problem}
         </span>
       )}

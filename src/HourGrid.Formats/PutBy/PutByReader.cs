@@ -109,7 +109,7 @@ internal static class PutByReader
 
     private static Guid? Id(JsonPlace place)
     {
-        if (!place.IsAbsent && Guid.TryParse(place.Text(40), out var id))
+        if (!place.IsAbsent && Guid.TryParseExact(place.Text(40), "D", out var id))
             return id;
         place.Refuse("an id such as 3f2504e0-4f89-11d3-9a0c-0305e82c3301");
         return null;

@@ -5,6 +5,7 @@ using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.PutBy;
+using HourGrid.Formats.Sketches;
 using HourGrid.Server.Students;
 using Microsoft.EntityFrameworkCore;
 
@@ -38,6 +39,15 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
         foreach (var row in await OfTerm(term).OrderBy(row => row.Place).ToListAsync(cancellation))
             records.Add((await StateAsync(row, cancellation)).Record);
         return records;
+    }
+
+    /// <summary>All of a sketch that goes into its file; null where there is none.</summary>
+    public async Task<SketchContent?> ContentAsync(Guid id, CancellationToken cancellation)
+    {
+        if (await Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
+            return null;
+        var step = await CurrentAsync(row, cancellation);
+        return new(step.Name, AskOf(step), PutByJson.Shortlist(step.ShortlistJson));
     }
 
     /// <summary>A new sketch, chosen at once; null where the student has as many of the term as one may.</summary>
@@ -219,10 +229,8 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
 
     private async Task<(SketchRecord Record, Ask Ask)> StateAsync(SketchRow row, CancellationToken cancellation)
     {
-        var current = await database
-            .SketchSteps.AsNoTracking()
-            .SingleAsync(step => step.SketchId == row.Id && step.Number == row.CurrentStep, cancellation);
-        var ask = AskJson.Read(System.Text.Encoding.UTF8.GetBytes(current.AskJson)).Value;
+        var current = await CurrentAsync(row, cancellation);
+        var ask = AskOf(current);
         var record = new SketchRecord(
             row.Id,
             current.Name,
@@ -274,6 +282,14 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
         ];
     }
 
+    private Task<SketchStepRow> CurrentAsync(SketchRow row, CancellationToken cancellation) =>
+        database
+            .SketchSteps.AsNoTracking()
+            .SingleAsync(step => step.SketchId == row.Id && step.Number == row.CurrentStep, cancellation);
+
+    private static Ask AskOf(SketchStepRow step) =>
+        AskJson.Read(System.Text.Encoding.UTF8.GetBytes(step.AskJson)).Value;
+
     private Task<bool> StepExistsAsync(Guid id, int number, CancellationToken cancellation) =>
         database.SketchSteps.AnyAsync(step => step.SketchId == id && step.Number == number, cancellation);
 
@@ -287,12 +303,6 @@ internal sealed class SketchDesk(HourGridContext database, CurrentStudent studen
             ShortlistJson = PutByJson.Write(content.Shortlist),
         };
 }
-
-/// <summary>What a student changes of a sketch.</summary>
-/// <param name="Name">Its name.</param>
-/// <param name="Ask">What it asks.</param>
-/// <param name="Shortlist">The timetables put by, in their order.</param>
-internal sealed record SketchContent(string Name, Ask Ask, IReadOnlyList<PutByTimetable> Shortlist);
 
 /// <summary>What became of a change.</summary>
 internal abstract record SketchChange

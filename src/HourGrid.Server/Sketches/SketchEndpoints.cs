@@ -8,6 +8,7 @@ using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Formats.PutBy;
+using HourGrid.Formats.Sketches;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
@@ -19,8 +20,6 @@ namespace HourGrid.Server.Sketches;
 
 internal static class SketchEndpoints
 {
-    private const int LongestName = 80;
-
     public static void MapSketches(this IEndpointRouteBuilder api)
     {
         api.MapPost("/terms/{term}/sketch", OpenAsync).WithName("OpenSketch").RequireAuthorization();
@@ -28,12 +27,21 @@ internal static class SketchEndpoints
         ofTerm.MapGet("/", ListAsync).WithName("Sketches");
         ofTerm.MapPost("/", NewAsync).WithName("NewSketch").ReadsBody(typeof(NewSketchRequest)).ProducesProblems();
         ofTerm
+            .MapPost("/file", OpenFileAsync)
+            .WithName("OpenSketchFile")
+            .ReadsBody(typeof(SketchDocument))
+            .ProducesProblems();
+        ofTerm
             .MapPut("/order", OrderAsync)
             .WithName("OrderSketches")
             .ReadsBody(typeof(OrderRequest))
             .ProducesProblems();
         var sketches = api.MapGroup("/sketches").RequireAuthorization().LimitAnswers();
         sketches.MapPost("/{id:guid}/choose", ChooseAsync).WithName("ChooseSketch");
+        sketches
+            .MapGet("/{id:guid}/file", FileAsync)
+            .WithName("SketchFile")
+            .Produces<string>(200, "application/json");
         sketches.MapDelete("/{id:guid}", DeleteAsync).WithName("DeleteSketch");
         sketches
             .MapPut("/{id:guid}", SaveAsync)
@@ -90,7 +98,35 @@ internal static class SketchEndpoints
         CancellationToken cancellation
     )
     {
-        var content = Content(body, RequestBody.Ask(body));
+        return await AddAsync(term, Content(body, RequestBody.Ask(body)), desk, room, cancellation);
+    }
+
+    /// <summary>A new sketch from a file.</summary>
+    private static Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenFileAsync(
+        string term,
+        JsonElement body,
+        SketchDesk desk,
+        AnswerRoom room,
+        CancellationToken cancellation
+    ) => AddAsync(term, SketchJson.Read(body).Value, desk, room, cancellation);
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> FileAsync(
+        Guid id,
+        SketchDesk desk,
+        CancellationToken cancellation
+    ) =>
+        await desk.ContentAsync(id, cancellation) is { } content
+            ? TypedResults.File(SketchJson.Write(content), "application/json", "sketch.json")
+            : NoSuchSketch();
+
+    private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> AddAsync(
+        string term,
+        SketchContent content,
+        SketchDesk desk,
+        AnswerRoom room,
+        CancellationToken cancellation
+    )
+    {
         if (content.Ask.Term.Value != term)
             return OtherTerm(term);
         room.Check(content.Ask);
@@ -136,7 +172,7 @@ internal static class SketchEndpoints
 
     private static string Name(JsonElement body)
     {
-        var name = RequestBody.Text(body, "name", LongestName).Trim();
+        var name = RequestBody.Text(body, "name", SketchContent.LongestName).Trim();
         return name.Length > 0
             ? name
             : throw new FormatProblemsException([new("name", "nothing", "a name for the sketch")]);

@@ -71,3 +71,41 @@ test('a calendar address follows the choice, is changed and withdrawn', async ({
   await expect(field).toBeHidden();
   expect((await request.get(second)).status()).toBe(404);
 });
+
+test('a sketch is kept as a file and opened again, and a wrong file is refused in words', async ({
+  page,
+}) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220');
+  await page.keyboard.press('s');
+  await expect(desk.shortlistButton).toHaveText(/1$/);
+  await desk.saved();
+  const count = await desk.count();
+  await desk.sketchName.click();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Save as a file' }).click();
+  const file = await coming;
+  expect(file.suggestedFilename()).toBe('First sketch.sketch.json');
+
+  const picker = page.getByLabel('A file of a sketch');
+  await picker.setInputFiles(await file.path());
+  await expect(page.getByText('sketch 2 of 2')).toBeVisible();
+  await expect.poll(() => desk.order()).toEqual(['TID 210', 'ACO 220']);
+  await expect.poll(() => desk.count()).toBe(count);
+  await expect(desk.shortlistButton).toHaveText(/1$/);
+
+  await picker.setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format": 1'),
+  });
+  await expect(page.getByRole('alert')).toContainText('it is not JSON');
+  const wrong = { format: 'hour-grid-sketch', version: 1, name: 'A', ask: { wanted: 3 } };
+  await picker.setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(wrong)),
+  });
+  await expect(page.getByRole('alert')).toContainText('ask');
+  await expect(page.getByText('sketch 2 of 2')).toBeVisible();
+});
