@@ -1,0 +1,186 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Formats.Json;
+using Ical.Net;
+using Ical.Net.CalendarComponents;
+using Ical.Net.DataTypes;
+using NodaTime;
+using Period = Ical.Net.DataTypes.Period;
+using Calendar = Ical.Net.Calendar;
+
+namespace HourGrid.Formats.Calendars;
+
+/// <summary>Reads the hours that the events of an iCalendar file (RFC 5545) take in a term: a work roster becomes time blocks.</summary>
+public static class CalendarReader
+{
+    /// <summary>Characters of the longest file.</summary>
+    public const int LongestText = 900_000;
+
+    /// <summary>The most events that are looked at.</summary>
+    public const int MostEvents = 1_000;
+
+    /// <summary>The most times one event may take place before and in the term.</summary>
+    private const int MostOccurrences = 20_000;
+
+    private const int LongestLabel = 80;
+    private const int EarliestYear = 1970;
+
+    /// <summary>The hours that a calendar takes in a term.</summary>
+    /// <param name="text">The file.</param>
+    /// <param name="term">The term.</param>
+    /// <param name="timeZone">The time zone of the campus, into which all hours are brought.</param>
+    /// <exception cref="FormatProblemsException">It is no calendar, or too large.</exception>
+    public static CalendarFindings Read(string text, Term term, string timeZone)
+    {
+        var zone = TimeZones.Find(timeZone) ?? DateTimeZone.Utc;
+        var events = Load(text);
+        var found = new List<CalendarHours>();
+        var passedOver = new List<PassedOver>();
+        foreach (var one in events)
+        {
+            var label = LabelOf(one);
+            try
+            {
+                if (Refusal(one) is { } why)
+                    passedOver.Add(new(label, why));
+                else if (HoursOf(one, term, zone) is { } hours)
+                    found.Add(hours);
+            }
+            // The library meets values that no calendar should have with exceptions of many kinds.
+            catch (Exception problem) when (problem is not OutOfMemoryException)
+            {
+                passedOver.Add(new(label, "It could not be read."));
+            }
+        }
+        return new(found, passedOver);
+    }
+
+    private static CalendarEvent[] Load(string text)
+    {
+        if (text.Length > LongestText)
+            throw Refused($"a file of {text.Length} characters", $"{LongestText} at most");
+        if (
+            !text.TrimStart('\uFEFF', ' ', '\r', '\n', '\t')
+                .StartsWith("BEGIN:VCALENDAR", StringComparison.OrdinalIgnoreCase)
+        )
+            throw Refused("text that is no calendar", "a file that begins with BEGIN:VCALENDAR");
+        CalendarEvent[] events;
+        try
+        {
+            events = [.. CalendarCollection.Load(text).SelectMany(calendar => calendar.Events)];
+        }
+        catch (Exception problem) when (problem is not OutOfMemoryException)
+        {
+            throw Refused(
+                "a calendar that is broken off or malformed",
+                "an iCalendar file, as calendar programs write it"
+            );
+        }
+        return events.Length <= MostEvents
+            ? events
+            : throw Refused($"{events.Length} events", $"{MostEvents} at most");
+    }
+
+    /// <summary>Why an event is not looked at, before anything of it is worked out; null where it is.</summary>
+    private static string? Refusal(CalendarEvent one)
+    {
+        if (one.Start is null)
+            return "It has no beginning.";
+        if (one.Start.Year < EarliestYear)
+            return $"It begins before {EarliestYear}.";
+        if (one.RecurrenceRule is not { } rule)
+            return null;
+        if (
+            rule.Frequency
+            is not (FrequencyType.Daily or FrequencyType.Weekly or FrequencyType.Monthly or FrequencyType.Yearly)
+        )
+            return "It repeats within a day.";
+        return rule.BySecond.Count + rule.ByMinute.Count + rule.ByHour.Count > 0
+            ? "It repeats at several hours of a day."
+            : null;
+    }
+
+    private static CalendarHours? HoursOf(CalendarEvent one, Term term, DateTimeZone zone)
+    {
+        var stretches = new List<(DateOnly Date, MinuteInterval Time)>();
+        var last = term.End.AddDays(1).ToDateTime(TimeOnly.MinValue);
+        foreach (var occurrence in one.GetOccurrences().Take(MostOccurrences))
+        {
+            var (start, end) = Local(one, occurrence.Period, zone);
+            if (start >= last)
+                break;
+            if (!one.IsAllDay && end - start > TimeSpan.FromDays(1))
+                throw new InvalidOperationException("Longer than a day.");
+            stretches.AddRange(
+                DaysOf(start, end).Where(part => term.FirstMonday <= part.Date && part.Date <= term.End)
+            );
+        }
+        if (stretches.Count == 0)
+            return null;
+        var byDay = stretches
+            .GroupBy(part => (Day: Weekdays.Of(part.Date), part.Time))
+            .Select(its =>
+                (its.Key.Day, its.Key.Time, Weeks: WeekSet.Of(its.Select(part => term.WeekOf(part.Date))))
+            );
+        TimeBlock[] blocks =
+        [
+            .. byDay
+                .GroupBy(part => (part.Time, part.Weeks))
+                .Select(its => new TimeBlock(
+                    WeekdaySet.Of([.. its.Select(part => part.Day)]),
+                    its.Key.Time,
+                    Strength.Cannot,
+                    its.Key.Weeks,
+                    LabelOf(one)
+                )),
+        ];
+        var weeks = stretches.Select(part => term.WeekOf(part.Date)).Distinct().Count();
+        return new(LabelOf(one), blocks, weeks > 1, one.IsAllDay);
+    }
+
+    /// <summary>When it takes place by the clocks of the campus. What has no time zone is taken as it stands.</summary>
+    private static (DateTime Start, DateTime End) Local(CalendarEvent one, Period period, DateTimeZone zone)
+    {
+        var end = period.EffectiveEndTime ?? period.StartTime;
+        if (one.IsAllDay)
+        {
+            var first = period.StartTime.Value.Date;
+            return (first, end.Value.Date > first ? end.Value.Date : first.AddDays(1));
+        }
+        return (LocalOf(period.StartTime), LocalOf(end));
+
+        DateTime LocalOf(CalDateTime time) =>
+            time.IsFloating
+                ? time.Value
+                : Instant
+                    .FromDateTimeUtc(DateTime.SpecifyKind(time.AsUtc, DateTimeKind.Utc))
+                    .InZone(zone)
+                    .ToDateTimeUnspecified();
+    }
+
+    /// <summary>A stretch of time day by day: what goes past midnight goes on on the next.</summary>
+    private static IEnumerable<(DateOnly Date, MinuteInterval Time)> DaysOf(DateTime start, DateTime end)
+    {
+        for (
+            var date = DateOnly.FromDateTime(start);
+            date.ToDateTime(TimeOnly.MinValue) < end;
+            date = date.AddDays(1)
+        )
+        {
+            var midnight = date.ToDateTime(TimeOnly.MinValue);
+            var from = (int)Math.Max(0, Math.Floor((start - midnight).TotalMinutes));
+            var to = (int)Math.Min(Minute.PerDay, Math.Ceiling((end - midnight).TotalMinutes));
+            if (from < to)
+                yield return (date, new(new(from), new(to)));
+        }
+    }
+
+    private static string LabelOf(CalendarEvent one)
+    {
+        var label = string.Join(' ', (one.Summary ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+        return label.Length <= LongestLabel ? label : label[..LongestLabel];
+    }
+
+    private static FormatProblemsException Refused(string found, string expected) =>
+        new([new("calendar", found, expected)]);
+}
