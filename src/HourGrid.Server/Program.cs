@@ -44,6 +44,7 @@ api.MapSketches();
 api.MapPicks();
 api.MapExports();
 api.MapCalendarAddresses();
+api.MapCalendarHours();
 api.MapAnswers();
 api.MapHeld();
 app.MapCalendars();

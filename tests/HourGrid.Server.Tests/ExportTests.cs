@@ -103,6 +103,32 @@ public sealed class ExportTests(RunningServer server) : IClassFixture<RunningSer
         await server.Browser().GetAsync($"/calendars/{new string('A', 43)}.ics").JsonAsync(404);
     }
 
+    [Fact]
+    public async Task Hours_of_a_calendar_come_as_time_blocks_by_the_clocks_of_the_campus()
+    {
+        var student = await server.StudentAsync();
+        var roster =
+            "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:1\r\nSUMMARY:Boatyard\r\nDTSTART:20270112T120000Z\r\n"
+            + "DTEND:20270112T160000Z\r\nRRULE:FREQ=WEEKLY;COUNT=3\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        const string path = "/api/terms/2027SP/calendar-hours";
+        var hours = await student.PostAsJsonAsync(path, new JsonObject { ["calendar"] = roster }).JsonAsync();
+        var block = hours["found"]![0]!["blocks"]![0]!;
+        Assert.Equal(
+            """{"days":["tue"],"start":"08:00","end":"12:00","strength":"cannot","weeks":[1,2,3],"label":"Boatyard"}""",
+            block.ToJsonString()
+        );
+        // What comes out can be asked at once.
+        var ask = Requests.AskFor("TID 210");
+        ask["timeBlocks"] = new JsonArray(block.DeepClone());
+        await student.PostAsJsonAsync("/api/answers", new JsonObject { ["ask"] = ask }).JsonAsync();
+
+        await student.PostAsJsonAsync(path, new JsonObject { ["calendar"] = "no calendar" }).JsonAsync(400);
+        await student.PostAsJsonAsync(path, new JsonObject { ["calendar"] = 3 }).JsonAsync(400);
+        await student
+            .PostAsJsonAsync("/api/terms/1999XX/calendar-hours", new JsonObject { ["calendar"] = roster })
+            .JsonAsync(404);
+    }
+
     private static JsonObject Choice(JsonNode sketch, string[] sections) =>
         new()
         {

@@ -296,3 +296,21 @@ export const placeQuery = (ask: Ask, sections: readonly string[]) =>
       call(http.POST('/api/answers/place', { body: { ask, sections: [...sections] }, signal })),
     ...answerOptions,
   });
+
+/** Characters of the largest calendar that is sent; more could not be read. */
+const largestCalendar = 600_000;
+
+/** The hours that a calendar of the student's takes in a term. */
+export const calendarHoursQuery = (term: string, file: File) =>
+  queryOptions({
+    queryKey: ['calendar-hours', term, file.name, file.size, file.lastModified],
+    queryFn: async ({ signal }) => {
+      if (file.size > largestCalendar) throw new Error('The file is too large: 600 kB are read at most.');
+      const calendar = await file.text();
+      return call(
+        http.POST('/api/terms/{term}/calendar-hours', { params: { path: { term } }, body: { calendar }, signal }),
+      );
+    },
+    retry: false,
+    gcTime: 0,
+  });

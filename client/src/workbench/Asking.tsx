@@ -29,6 +29,7 @@ type Props = {
   onWithout: (course: string | null) => void;
   onPointSection: (number: string | null) => void;
   onOpenBlock: (block: TimeBlock | 'new') => void;
+  onCalendar: (file: File) => void;
   onShowKeys: () => void;
 };
 
@@ -80,7 +81,13 @@ export const Asking = memo(function Asking(props: Props) {
         change={change}
       />
       <CreditsNote ask={ask} sections={sections} />
-      <RuleList sketch={sketch} edits={edits} costs={details.costs} onOpenBlock={props.onOpenBlock} />
+      <RuleList
+        sketch={sketch}
+        edits={edits}
+        costs={details.costs}
+        onOpenBlock={props.onOpenBlock}
+        onCalendar={props.onCalendar}
+      />
       <button
         type="button"
         onClick={props.onShowKeys}

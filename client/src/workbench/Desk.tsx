@@ -18,6 +18,7 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Asking } from './Asking';
 import { BlockForm } from './BlockForm';
+import { CalendarHours } from './CalendarHours';
 import { ClassMenu, type Pressed } from './ClassMenu';
 import { KeysHelp } from './KeysHelp';
 import { LookAlikes } from './LookAlikes';
@@ -48,6 +49,7 @@ export function Desk({ term, sketch }: Props) {
   const { drawn, draw } = useDrawnHours(ask);
   const [without, setWithout] = useState<string | null>(null);
   const [openBlock, setOpenBlock] = useState<TimeBlock | 'new' | null>(null);
+  const [calendar, setCalendar] = useState<File | null>(null);
   const [openCourse, setOpenCourse] = useState<string | null>(null);
   const [shown, setShown] = useState<Shown | null>(null);
   const [pressed, setPressed] = useState<Pressed | null>(null);
@@ -162,12 +164,22 @@ export function Desk({ term, sketch }: Props) {
       onWithout={setWithout}
       onPointSection={setPointedSection}
       onOpenBlock={setOpenBlock}
+      onCalendar={setCalendar}
       onShowKeys={showKeys}
     />
   );
 
   const grid = (
-    <div className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2 print:overflow-visible">
+    <div
+      className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2 print:overflow-visible"
+      onDragOver={(event) => event.dataTransfer.types.includes('Files') && event.preventDefault()}
+      onDrop={(event) => {
+        const file = event.dataTransfer.files[0];
+        if (!file) return;
+        event.preventDefault();
+        setCalendar(file);
+      }}
+    >
       <HourGrid
         axis={view.axis}
         classes={view.classes}
@@ -270,6 +282,9 @@ export function Desk({ term, sketch }: Props) {
             setPointedSection(null);
           }}
         />
+      )}
+      {calendar && (
+        <CalendarHours term={term} file={calendar} change={change} onClose={() => setCalendar(null)} />
       )}
       {openBlock !== null && (
         <BlockForm

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Break, Sketch, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import { replaceBlock } from '@/sketch/edits';
@@ -26,16 +26,19 @@ type Props = {
   /** What each rule costs, by its path; null until it is known. */
   costs: Readonly<Record<string, string>> | null;
   onOpenBlock: (block: TimeBlock | 'new') => void;
+  /** The file of a calendar was chosen. */
+  onCalendar: (file: File) => void;
 };
 
 /** Every rule of the sketch as a line with its cost, and what adds one. */
-export function RuleList({ sketch, edits, costs, onOpenBlock }: Props) {
+export function RuleList({ sketch, edits, costs, onOpenBlock, onCalendar }: Props) {
   const { ask } = sketch;
   const { change } = edits;
   const campusName = useCampusNames();
   const terms = useQuery(termsQuery);
   const campuses = terms.data?.campuses ?? [];
   const groups = useMemo(() => rulesOf(ask, campusName), [ask, campusName]);
+  const picker = useRef<HTMLInputElement>(null);
   const [openBreak, setOpenBreak] = useState<Break | 'new' | null>(null);
   const has = (kind: string) => Object.values(groups).some((rules) => rules.some((rule) => rule.what.kind === kind));
 
@@ -77,7 +80,9 @@ export function RuleList({ sketch, edits, costs, onOpenBlock }: Props) {
     <>
       <Heading name="Hours" aside={costs ? 'lifting it adds' : ''} />
       <ul aria-label="Hours and breaks">{groups.hours.map(line)}</ul>
-      <TypeHours onAdd={(block) => change((now) => replaceBlock(now, null, block))} />
+      <TypeHours
+        onAdd={(blocks) => change((now) => blocks.reduce((ask, block) => replaceBlock(ask, null, block), now))}
+      />
       <Heading name="Days, campus and seats" aside="" />
       <ul aria-label="Other rules">{[...groups.days, ...groups.places].map(line)}</ul>
       <Menu
@@ -90,6 +95,7 @@ export function RuleList({ sketch, edits, costs, onOpenBlock }: Props) {
       >
         <MenuItem onSelect={() => onOpenBlock('new')}>Hours you can’t, or rather not</MenuItem>
         <MenuItem onSelect={() => setOpenBreak('new')}>A break</MenuItem>
+        <MenuItem onSelect={() => picker.current?.click()}>Hours from a calendar (.ics)…</MenuItem>
         {addableRules
           .filter(({ kind }) => !has(kind))
           .map(({ kind, label, start }) => (
@@ -98,6 +104,19 @@ export function RuleList({ sketch, edits, costs, onOpenBlock }: Props) {
             </MenuItem>
           ))}
       </Menu>
+      <input
+        ref={picker}
+        type="file"
+        accept=".ics,text/calendar"
+        aria-label="A calendar file"
+        hidden
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          // The same file can be chosen again.
+          event.target.value = '';
+          if (file) onCalendar(file);
+        }}
+      />
       {openBreak !== null && (
         <BreakForm
           wanted={openBreak === 'new' ? null : openBreak}

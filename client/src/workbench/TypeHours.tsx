@@ -2,11 +2,28 @@ import { useId, useState } from 'react';
 import type { TimeBlock } from '@/api/client';
 import { readBlock } from './readBlocks';
 
+/** Lines that are taken from one paste. */
+const mostLines = 100;
+
 /** Hours typed in one line: "tue thu 8-12 shift". */
-export function TypeHours({ onAdd }: { onAdd: (block: TimeBlock) => void }) {
+export function TypeHours({ onAdd }: { onAdd: (blocks: readonly TimeBlock[]) => void }) {
   const id = useId();
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
+  /** Several lines at once are all taken, or none with the line that is wrong. */
+  const paste = (lines: readonly string[]) => {
+    const blocks: TimeBlock[] = [];
+    for (const [i, line] of lines.entries()) {
+      const read = readBlock(line);
+      if ('problem' in read) {
+        setProblem(`Line ${i + 1}, “${line.slice(0, 40)}”: ${read.problem}`);
+        return;
+      }
+      blocks.push(read.block);
+    }
+    onAdd(blocks);
+    setProblem(null);
+  };
   return (
     <form
       className="py-1.5"
@@ -16,7 +33,7 @@ export function TypeHours({ onAdd }: { onAdd: (block: TimeBlock) => void }) {
         const read = readBlock(typed);
         if ('problem' in read) setProblem(read.problem);
         else {
-          onAdd(read.block);
+          onAdd([read.block]);
           setTyped('');
           setProblem(null);
         }
@@ -27,6 +44,16 @@ export function TypeHours({ onAdd }: { onAdd: (block: TimeBlock) => void }) {
         onChange={(event) => {
           setTyped(event.target.value);
           setProblem(null);
+        }}
+        onPaste={(event) => {
+          const lines = event.clipboardData
+            .getData('text')
+            .split(/\r?\n/)
+            .map((line) => line.trim())
+            .filter((line) => line !== '');
+          if (lines.length < 2) return;
+          event.preventDefault();
+          paste(lines.slice(0, mostLines));
         }}
         maxLength={200}
         aria-label="Type hours you can’t"

@@ -162,7 +162,7 @@ public sealed record AskDocument(
 
     private static CreditsDocument Of(CreditBounds bounds) => new(bounds.Min?.Value, bounds.Max?.Value);
 
-    private static TimeBlockDocument Of(TimeBlock block) =>
+    public static TimeBlockDocument Of(TimeBlock block) =>
         new(
             Words.Write(block.Days),
             block.Time.Start.ToString(),

@@ -5,8 +5,8 @@ using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using NodaTime;
-using Period = Ical.Net.DataTypes.Period;
 using Calendar = Ical.Net.Calendar;
+using Period = Ical.Net.DataTypes.Period;
 
 namespace HourGrid.Formats.Calendars;
 

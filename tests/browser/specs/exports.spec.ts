@@ -109,3 +109,78 @@ test('a sketch is kept as a file and opened again, and a wrong file is refused i
   await expect(page.getByRole('alert')).toContainText('ask');
   await expect(page.getByText('sketch 2 of 2')).toBeVisible();
 });
+
+const roster = [
+  'BEGIN:VCALENDAR',
+  'VERSION:2.0',
+  'BEGIN:VEVENT',
+  'UID:1',
+  'SUMMARY:Boatyard shift',
+  'DTSTART:20270112T120000Z',
+  'DTEND:20270112T150000Z',
+  'RRULE:FREQ=WEEKLY;COUNT=6',
+  'END:VEVENT',
+  'BEGIN:VEVENT',
+  'UID:2',
+  'SUMMARY:Dentist',
+  'DTSTART:20270114T100000',
+  'DTEND:20270114T110000',
+  'END:VEVENT',
+  'END:VCALENDAR',
+].join('\r\n');
+
+test('a roster becomes time blocks: looked at, picked, taken out and undone', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  const file = { name: 'roster.ics', mimeType: 'text/calendar', buffer: Buffer.from(roster) };
+  await page.getByLabel('A calendar file').setInputFiles(file);
+  const dialog = page.getByRole('dialog', { name: 'Hours in “roster.ics”' });
+  const shift = dialog.getByRole('checkbox', { name: /^Boatyard shift/ });
+  await expect(shift).toBeChecked();
+  await expect(dialog.getByRole('checkbox', { name: /^Dentist/ })).not.toBeChecked();
+  await expect(dialog.locator('[data-block]')).toHaveCount(1);
+  await expectNoFaults(page);
+  await dialog.getByRole('checkbox', { name: /^Dentist/ }).click();
+  await expect(dialog.locator('[data-block]')).toHaveCount(2);
+  await dialog.getByRole('button', { name: 'Take 2 events out' }).click();
+  // By the clocks of the campus, in the weeks of the roster.
+  await expect(
+    desk.rules.getByText(/Tue 8:00–11:00.*Boatyard shift|Boatyard shift.*Tue 8:00–11:00/),
+  ).toBeVisible();
+  await expect(desk.rules.getByRole('listitem')).toHaveCount(2);
+  await desk.saved();
+  await page.keyboard.press('Control+z');
+  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+
+  await page
+    .getByLabel('A calendar file')
+    .setInputFiles({ ...file, name: 'no.ics', buffer: Buffer.from('no calendar') });
+  await expect(page.getByRole('alert')).toContainText('BEGIN:VCALENDAR');
+});
+
+test('a calendar is dropped on the grid, and several lines of hours are pasted', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  const dropped = await page.evaluateHandle((text) => {
+    const data = new DataTransfer();
+    data.items.add(new File([text], 'roster.ics', { type: 'text/calendar' }));
+    return data;
+  }, roster);
+  await desk.grid.dispatchEvent('drop', { dataTransfer: dropped });
+  const dialog = page.getByRole('dialog', { name: 'Hours in “roster.ics”' });
+  await expect(dialog.getByRole('checkbox', { name: /^Boatyard shift/ })).toBeChecked();
+  await page.keyboard.press('Escape');
+
+  const line = page.getByRole('textbox', { name: 'Type hours you can’t' });
+  const paste = (text: string) =>
+    line.evaluate((field, pasted) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text', pasted);
+      field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+    }, text);
+  await paste('Mon 9-12 shift\nnonsense');
+  await expect(page.getByRole('alert')).toContainText('Line 2');
+  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+  await paste('Mon 9-12 shift\r\nTue Thu 18-20 choir\r\n');
+  await expect(desk.rules.getByRole('listitem')).toHaveCount(2);
+});
