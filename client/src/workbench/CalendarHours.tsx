@@ -6,7 +6,8 @@ import { axisFor } from '@/grid/axis';
 import { hoursOfBlock, sayBlock } from '@/grid/blocks';
 import { WeekPicture } from '@/grid/WeekPicture';
 import { countOf } from '@/lib/count';
-import { daysOf } from '@/lib/days';
+import { daysOf, shortDay } from '@/lib/days';
+import { sayTime } from '@/lib/time';
 import { replaceBlock } from '@/sketch/edits';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
@@ -31,7 +32,7 @@ export function CalendarHours({ term, file, change, onClose }: Props) {
     blocks.flatMap((block) => daysOf(block.days).map((day) => ({ day, ...hoursOfBlock(block) }))),
   );
   return (
-    <Dialog open onOpenChange={onClose} title={`Hours in “${file.name}”`} wide>
+    <Dialog open onOpenChange={onClose} title={`Hours in “${file.name}”`} wide isForReading>
       {found.isPending && <p role="status">Reading the calendar …</p>}
       {found.isError && (
         <p role="alert" className="text-brick">
@@ -69,7 +70,22 @@ export function CalendarHours({ term, file, change, onClose }: Props) {
           </ul>
           <div className="w-[320px] shrink-0 max-md:w-full">
             <p className="mb-1 text-12 text-mute">What is picked, over the week</p>
-            <WeekPicture axis={axis} classes={[]} blocks={blocks} weekCount={term.weeks} />
+            <div className="flex gap-2 text-11 text-mute">
+              <div className="flex flex-col" aria-hidden="true">
+                {axis.days.map((day) => (
+                  <span key={day} className="flex flex-1 items-center">
+                    {shortDay(day)}
+                  </span>
+                ))}
+              </div>
+              <div className="flex-1">
+                <WeekPicture axis={axis} classes={[]} blocks={blocks} weekCount={term.weeks} />
+              </div>
+            </div>
+            <p className="mt-0.5 flex justify-between pl-7 text-11 text-mute" aria-hidden="true">
+              <span>{sayTime(axis.from)}</span>
+              <span>{sayTime(axis.to)}</span>
+            </p>
           </div>
         </div>
       )}

@@ -101,7 +101,7 @@ export function Facts(props: Props) {
       </header>
     );
   return (
-    <header className="flex min-h-[62px] flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-4 py-2">
+    <header className="flex min-h-[62px] flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2">
       <div className="flex items-center gap-2">
         <div className="flex print:hidden">
           <WalkButton label="Better week shape" disabled={inView.rank === 1} onClick={() => onGo(inView.rank - 2)}>
@@ -138,7 +138,7 @@ export function Facts(props: Props) {
           </span>
         </h1>
       </div>
-      <dl className="ml-auto flex flex-wrap gap-x-4 gap-y-1">
+      <dl className="ml-auto flex flex-wrap gap-x-3.5 gap-y-1">
         {factsOf(inView).map((fact) => (
           <div key={fact.name} className="flex flex-col-reverse">
             <dt className="text-11 whitespace-nowrap text-mute">{fact.name}</dt>
