@@ -1,9 +1,8 @@
-import { type CSSProperties, useEffect, useState } from 'react';
+import { type CSSProperties, useState } from 'react';
 import type { Choice } from '@/api/client';
 import { WeekView } from '@/grid/WeekView';
 import { tellWeek } from '@/grid/tellWeek';
-import { takesText } from '@/lib/keys';
-import { useStable } from '@/lib/useStable';
+import { useUndoKeys } from '@/lib/useUndoKeys';
 import { ExportMenu } from '@/sketch/ExportMenu';
 import { factsOf } from '@/sketch/facts';
 import { dropChoice } from '@/sketch/picks';
@@ -133,20 +132,4 @@ function fitOnPage(choice: Choice, days: number, lines: number): number {
   const list = 84 + 21 * choice.timetable.sections.length + 24 * choice.fallbacks.length;
   const rest = 18 * (lines + choice.timetable.note.split('\n').length) + (choice.second ? 70 : 0);
   return Math.min(1, pageHeight / (week + list + rest));
-}
-
-/** Undo and redo by key; fields, menus and dialogs keep theirs. */
-function useUndoKeys({ undo, redo }: PicksEdits): void {
-  const keys = useStable({ undo, redo });
-  useEffect(() => {
-    const down = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || takesText(event.target)) return;
-      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-      event.preventDefault();
-      if (event.shiftKey) keys.redo();
-      else keys.undo();
-    };
-    window.addEventListener('keydown', down);
-    return () => window.removeEventListener('keydown', down);
-  }, [keys]);
 }

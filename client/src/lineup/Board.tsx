@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { takesText } from '@/lib/keys';
 import { useStable } from '@/lib/useStable';
+import { useUndoKeys } from '@/lib/useUndoKeys';
 import { choose, type Lane, lanesOf, moveLane, setBaseline, takeOut } from '@/sketch/picks';
 import { numbersOf } from '@/sketch/shortlist';
 import { useOpenIn } from '@/sketch/useOpenIn';
@@ -54,13 +55,10 @@ export function Board({ visit, lanes, edits }: Props) {
     edits.change((now) => choose(now, lane.sketch.id, lane.timetable));
     void navigate(`/${term.id}/choice`);
   };
-  useLineUpKeys({
-    toggle: (letter) => {
-      const lane = lanes.find((one) => one.letter === letter);
-      if (lane) toggle(lane);
-    },
-    undo: edits.undo,
-    redo: edits.redo,
+  useUndoKeys(edits);
+  useLaneKeys((letter) => {
+    const lane = lanes.find((one) => one.letter === letter);
+    if (lane) toggle(lane);
   });
   const moveOnto = (lane: Lane, target: Lane | undefined) =>
     target && edits.change((now) => moveLane(now, lane.place, target.place));
@@ -161,21 +159,14 @@ export function Board({ visit, lanes, edits }: Props) {
   );
 }
 
-type Keys = { toggle: (letter: string) => void; undo: () => void; redo: () => void };
-
-/** A lane by its letter, undo and redo; fields, menus and dialogs keep their keys. */
-function useLineUpKeys(keys: Keys): void {
-  const stable = useStable(keys);
+/** A lane by its letter; fields and menus keep their keys. */
+function useLaneKeys(toggle: (letter: string) => void): void {
+  const stable = useStable({ toggle });
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || event.altKey || takesText(event.target)) return;
-      const key = event.key.toLowerCase();
-      if (event.ctrlKey || event.metaKey) {
-        if (key !== 'z') return;
-        event.preventDefault();
-        if (event.shiftKey) stable.redo();
-        else stable.undo();
-      } else if (/^[a-h]$/.test(key)) stable.toggle(key.toUpperCase());
+      if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey || takesText(event.target))
+        return;
+      if (/^[a-h]$/i.test(event.key)) stable.toggle(event.key.toUpperCase());
     };
     window.addEventListener('keydown', down);
     return () => window.removeEventListener('keydown', down);

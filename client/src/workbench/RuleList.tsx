@@ -11,6 +11,7 @@ import {
 } from '@/sketch/rules';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import type { Edits } from '@/sketch/useSketchEdits';
+import { FilePicker } from '@/ui/FilePicker';
 import { Menu, MenuItem } from '@/ui/Menu';
 import { addableRules } from './addableRules';
 import { BreakForm } from './BreakForm';
@@ -104,18 +105,11 @@ export function RuleList({ sketch, edits, costs, onOpenBlock, onCalendar }: Prop
             </MenuItem>
           ))}
       </Menu>
-      <input
-        ref={picker}
-        type="file"
+      <FilePicker
+        inputRef={picker}
+        label="A calendar file"
         accept=".ics,text/calendar"
-        aria-label="A calendar file"
-        hidden
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          // The same file can be chosen again.
-          event.target.value = '';
-          if (file) onCalendar(file);
-        }}
+        onFile={onCalendar}
       />
       {openBreak !== null && (
         <BreakForm

@@ -18,6 +18,7 @@ import { placed, type Sections } from '@/sketch/useSections';
 import type { Edits } from '@/sketch/useSketchEdits';
 import { sayAll } from '@/sketch/wishWords';
 import { Button } from '@/ui/Button';
+import { IconButton } from '@/ui/IconButton';
 import type { ShortlistDesk } from './useShortlist';
 
 type Props = {
@@ -119,10 +120,10 @@ export function ShortlistRow(props: Props) {
         </div>
       </div>
       <div className="flex shrink-0 items-start gap-1">
-        <IconButton label={`Move ${one.name} up`} onClick={() => onMove(-1)}>
+        <IconButton isFramed label={`Move ${one.name} up`} onClick={() => onMove(-1)}>
           <ArrowUp size={15} aria-hidden="true" />
         </IconButton>
-        <IconButton label={`Move ${one.name} down`} onClick={() => onMove(1)}>
+        <IconButton isFramed label={`Move ${one.name} down`} onClick={() => onMove(1)}>
           <ArrowDown size={15} aria-hidden="true" />
         </IconButton>
         <Button onClick={() => edits.changeShortlist((now) => removePutBy(now, one.id))}>Remove</Button>
@@ -193,21 +194,5 @@ function TextField({ label, value, longest, placeholder, isFocused = false, clas
       }}
       className={`rounded-[3px] border border-transparent bg-transparent px-1 py-0.5 placeholder:text-mute hover:border-rule focus:border-rule focus:bg-paper ${className}`}
     />
-  );
-}
-
-type IconButtonProps = { label: string; onClick: () => void; children: React.ReactNode };
-
-function IconButton({ label, onClick, children }: IconButtonProps) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-      className="rounded-[4px] border border-rule bg-sheet p-1.5 hover:border-ink"
-    >
-      {children}
-    </button>
   );
 }

@@ -5,6 +5,7 @@ import { call, http, type Sketch } from '@/api/client';
 import { sketchesQuery, sketchKey } from '@/api/queries';
 import { emptied } from '@/sketch/edits';
 import type { Edits } from '@/sketch/useSketchEdits';
+import { FilePicker } from '@/ui/FilePicker';
 import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
@@ -104,18 +105,11 @@ export function SketchMenu({ sketch, edits }: Props) {
           </MenuItem>
         ))}
       </Menu>
-      <input
-        ref={picker}
-        type="file"
+      <FilePicker
+        inputRef={picker}
+        label="A file of a sketch"
         accept=".json,application/json"
-        aria-label="A file of a sketch"
-        hidden
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          // The same file can be chosen again.
-          event.target.value = '';
-          if (file) trying(openFile(file));
-        }}
+        onFile={(file) => trying(openFile(file))}
       />
       {sketches.length > 1 && (
         <span className="shrink-0 text-12 whitespace-nowrap text-mute">

@@ -6,6 +6,7 @@ import { lanesOf, lineUp } from '@/sketch/picks';
 import { findPutBy, mostShortlisted, putBy, seenOf } from '@/sketch/shortlist';
 import type { Edits } from '@/sketch/useSketchEdits';
 import { usePicks } from '@/sketch/usePicks';
+import { withCurrent } from '@/sketch/useTermVisit';
 import { placed, type Sections } from '@/sketch/useSections';
 import type { Walk } from '@/sketch/useWalk';
 
@@ -50,8 +51,7 @@ export function useShortlist({ sketch, walk, sections, edits, onOpen }: Options)
 
   const addToLineUp = async (timetable: PutBy) => {
     const { sketches } = await client.query(sketchesQuery(sketch.term));
-    const others = sketches.filter((other) => other.id !== sketch.id);
-    const shown = lanesOf(picks, [sketch, ...others]).map((lane) => lane.place);
+    const shown = lanesOf(picks, withCurrent(sketches, sketch)).map((lane) => lane.place);
     const place = { sketch: sketch.id, timetable: timetable.id };
     if (lineUp(picks, place, shown).lineUp.some((one) => one.timetable === timetable.id)) {
       change((now) => lineUp(now, place, shown));

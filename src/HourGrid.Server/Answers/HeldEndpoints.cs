@@ -42,14 +42,16 @@ internal static class HeldEndpoints
         JsonElement body,
         HeldRoom held,
         CancellationToken cancellation
-    ) =>
-        held.Survival(RequestBody.Ask(body), Sections(body, held, RequestBody.Ask(body)), cancellation)
-            is { } survival
+    )
+    {
+        var ask = RequestBody.Ask(body);
+        return held.Survival(ask, Sections(body, held, ask), cancellation) is { } survival
             ? TypedResults.Ok(survival)
             : TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,
                 detail: "sections: they are no timetable (any more)."
             );
+    }
 
     private static NearestRecord Nearest(JsonElement body, HeldRoom held, CancellationToken cancellation) =>
         held.Nearest(RequestBody.Ask(body), RequestBody.Sections(body), cancellation);
