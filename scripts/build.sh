@@ -16,7 +16,7 @@ stamp() {
   echo "$now" >"$file"
 }
 
-dotnet_files=(src Directory.Build.props Directory.Packages.props global.json .editorconfig)
+dotnet_files=(src client/src/app/tokens.css Directory.Build.props Directory.Build.targets Directory.Packages.props global.json .editorconfig)
 
 build_packages() { npm ci --no-audit --no-fund --loglevel=error; }
 

@@ -1,6 +1,8 @@
 using System.Net;
 using System.Net.Http.Json;
+using System.Text;
 using System.Text.Json.Nodes;
+using System.Xml.Linq;
 using Ical.Net;
 
 namespace HourGrid.Server.Tests;
@@ -37,6 +39,52 @@ public sealed class ExportTests(RunningServer server) : IClassFixture<RunningSer
         var text = await file.Content.ReadAsStringAsync();
         Assert.StartsWith(begin, text, StringComparison.Ordinal);
         Assert.All(sections, number => Assert.Contains(number, text, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task A_timetable_is_given_as_a_picture_in_its_colours()
+    {
+        var student = await server.StudentAsync();
+        var sections = await BestAsync(student);
+        var svg = await PictureAsync("svg", "image/svg+xml", "light");
+        var colours = XDocument
+            .Parse(Encoding.UTF8.GetString(svg))
+            .Descendants()
+            .Attributes("fill")
+            .Select(one => one.Value);
+        Assert.Contains("#d2c4ea", colours);
+        Assert.NotEqual(svg, await PictureAsync("svg", "image/svg+xml", "dark"));
+        var png = await PictureAsync("png", "image/png", "dark");
+        Assert.Equal("PNG"u8, png.AsSpan(1, 3));
+
+        async Task<byte[]> PictureAsync(string extension, string type, string theme)
+        {
+            var body = Picture(theme, new JsonObject { ["TID 210"] = 8 }, sections);
+            var file = await student.PostAsJsonAsync($"/api/terms/2027SP/timetable/{extension}", body);
+            Assert.Equal(type, file.Content.Headers.ContentType?.MediaType);
+            return await file.Content.ReadAsByteArrayAsync();
+        }
+    }
+
+    [Theory]
+    [InlineData("sepia", "{}", "theme")]
+    [InlineData("light", "[]", "colours")]
+    [InlineData("light", """{"TID 210": 9}""", "TID 210")]
+    [InlineData("light", """{"TID 210": "plum"}""", "TID 210")]
+    public async Task A_picture_that_cannot_be_made_is_refused_by_its_place(string theme, string colours, string path)
+    {
+        var student = await server.StudentAsync();
+        var body = Picture(theme, JsonNode.Parse(colours)!, "10217");
+        var problem = await student.PostAsJsonAsync("/api/terms/2027SP/timetable/png", body).JsonAsync(400);
+        Assert.Equal(path, problem["problems"]![0]!["path"]!.GetValue<string>());
+    }
+
+    private static JsonObject Picture(string theme, JsonNode colours, params string[] sections)
+    {
+        var body = Body(sections);
+        body["theme"] = theme;
+        body["colours"] = colours;
+        return body;
     }
 
     [Fact]

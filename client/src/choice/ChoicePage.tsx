@@ -82,6 +82,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
             term={term.id}
             name={choice.timetable.name}
             numbers={numbersOf(choice.timetable)}
+            sections={view.sections}
             trigger={<Button>Export</Button>}
           >
             <MenuItem onSelect={() => setIsAddressing(true)}>Calendar address…</MenuItem>

@@ -1,7 +1,6 @@
 import { memo } from 'react';
-import { sayWeeks } from '@/lib/weeks';
 import { along, type Axis, percent } from './axis';
-import { colourOf, type GridClass, markOf, meetsAllTerm, sayClass, sayComponent, sayComponentShort } from './classes';
+import { colourOf, type GridClass, markOf, sayClass, sayComponent, sayComponentShort, sayWeeksShort } from './classes';
 import type { Share } from './shares';
 
 export type ClassHandlers = {
@@ -30,7 +29,7 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
   const { axis, one, share, weekCount, isKept, onPointClass, onPressClass } = props;
   const left = along(axis, one.start);
   const short = share.height < 1;
-  const weeks = meetsAllTerm(one.weeks, weekCount) ? '' : sayWeeks(one.weeks, { one: 'wk', many: 'wk' });
+  const weeks = sayWeeksShort(one.weeks, weekCount);
   const said = `${sayClass(one, weekCount)}${isKept ? ', kept' : ''}`;
   return (
     <li

@@ -67,6 +67,11 @@ function capital(word: string): string {
   return word.slice(0, 1).toUpperCase() + word.slice(1);
 }
 
+/** The weeks of a class where there is little width, such as "wk 1–8"; nothing for the whole term. */
+export function sayWeeksShort(weeks: readonly number[], weekCount: number): string {
+  return meetsAllTerm(weeks, weekCount) ? '' : sayWeeks(weeks, { one: 'wk', many: 'wk' });
+}
+
 /** Everything about a class in one sentence, for those who hear the grid. */
 export function sayClass(one: GridClass, weekCount: number): string {
   return [

@@ -1,9 +1,10 @@
 import { freeWithin } from './BreakBracket';
 import { describe, expect, it } from 'vitest';
 import type { Course, Section } from '@/api/client';
-import { along, axisFor, hoursOf } from './axis';
+import weeksOfPictures from '../../../tests/geometry/weeks.json';
+import { along, axisFitting, axisFor, hoursOf } from './axis';
 import { drawn, moved, newBlock, onDaysShifted, sayBlock, stretched } from './blocks';
-import { classesOf, type GridClass } from './classes';
+import { classesOf, type GridClass, sayWeeksShort } from './classes';
 import { sharesOfDay } from './shares';
 
 const weekCount = 17;
@@ -16,27 +17,33 @@ function aClass(key: string, start: number, end: number, some: number[]): GridCl
   return { key, day: 'mon', start, end, weeks: some, room: '', course, section, colour: 1 };
 }
 
+describe('a week as it is drawn here and in pictures', () => {
+  it.each(weeksOfPictures.cases)('$name', (drawn) => {
+    const classes = drawn.meetings.flatMap((meeting) => {
+      const section = { number: meeting.number, meetings: [{ ...meeting, campus: null, room: '' }] };
+      return classesOf([
+        { course: { id: 'A' } as Course, section: section as unknown as Section, colour: 1 },
+      ]);
+    });
+    expect(axisFitting(classes)).toEqual({ days: drawn.days, from: drawn.from * 60, to: drawn.to * 60 });
+    const shares = new Map(
+      drawn.days.flatMap((day) => [
+        ...sharesOfDay(
+          classes.filter((one) => one.day === day),
+          drawn.weekCount,
+        ),
+      ]),
+    );
+    classes.forEach((one, i) => {
+      const [top, height] = drawn.shares[i]!;
+      expect(shares.get(one.key)!.top).toBeCloseTo(top!);
+      expect(shares.get(one.key)!.height).toBeCloseTo(height!);
+      expect(sayWeeksShort(one.weeks, drawn.weekCount)).toBe(drawn.weeks[i]);
+    });
+  });
+});
+
 describe('shares of the band', () => {
-  it('gives whole-term classes all of it, also when the first or last week lacks the day', () => {
-    const shares = sharesOfDay(
-      [aClass('a', 540, 600, weeks(1, 17)), aClass('b', 600, 660, weeks(2, 16))],
-      weekCount,
-    );
-    expect([...shares.values()]).toEqual([
-      { top: 0, height: 1 },
-      { top: 0, height: 1 },
-    ]);
-  });
-
-  it('sets the halves of the term above each other', () => {
-    const shares = sharesOfDay(
-      [aClass('a', 540, 600, weeks(1, 8)), aClass('b', 540, 600, weeks(10, 17))],
-      weekCount,
-    );
-    expect(shares.get('a')).toEqual({ top: 0, height: 0.5 });
-    expect(shares.get('b')).toEqual({ top: 0.5, height: 0.5 });
-  });
-
   it('never draws classes at the same hours over each other', () => {
     const classes = [
       aClass('a', 540, 600, weeks(1, 17, 2)),

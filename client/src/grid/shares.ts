@@ -38,7 +38,12 @@ export function sharesOfDay(classes: readonly GridClass[], weekCount: number): M
     );
     if (!collides) continue;
     cluster
-      .toSorted((a, b) => (a.weeks[0] ?? 0) - (b.weeks[0] ?? 0) || a.start - b.start)
+      .toSorted(
+        (a, b) =>
+          (a.weeks[0] ?? 0) - (b.weeks[0] ?? 0) ||
+          a.start - b.start ||
+          (a.section.number < b.section.number ? -1 : 1),
+      )
       .forEach((one, lane) =>
         shares.set(one.key, { top: lane / cluster.length, height: 1 / cluster.length }),
       );

@@ -253,6 +253,7 @@ export function Desk({ term, sketch }: Props) {
         onLookAlikes={lookAlikes}
         onSheet={() => setShown('sheet')}
         shortlist={shortlist}
+        sections={sections}
         told={tellWeek(view.axis, view.classes, term.weeks)}
         grid={grid}
         reel={

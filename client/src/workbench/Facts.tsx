@@ -4,6 +4,7 @@ import type { Answer, Ranked } from '@/api/client';
 import { countOf, sayCount } from '@/lib/count';
 import { ExportMenu } from '@/sketch/ExportMenu';
 import { factsOf } from '@/sketch/facts';
+import type { Sections } from '@/sketch/useSections';
 import { MenuItem } from '@/ui/Menu';
 import type { ShortlistDesk } from './useShortlist';
 
@@ -20,6 +21,7 @@ type Props = {
   /** How many timetables are put by. */
   putBy: number;
   shortlist: ShortlistDesk;
+  sections: Sections;
 };
 
 /** How many timetables there are, which is in view, and what it is like. */
@@ -69,6 +71,7 @@ export function Facts(props: Props) {
           term={props.term}
           name={here?.name ?? `Week shape ${inView.rank}`}
           numbers={inView.sections}
+          sections={props.sections}
           trigger={
             <button
               type="button"

@@ -3,6 +3,7 @@ import type { Ask, Sketch } from '@/api/client';
 import { countOf } from '@/lib/count';
 import { goneFrom, LetGo } from '@/sketch/ChangedSections';
 import { type Rule } from '@/sketch/rules';
+import type { Sections } from '@/sketch/useSections';
 import type { Edits } from '@/sketch/useSketchEdits';
 import type { Walk } from '@/sketch/useWalk';
 import { Button } from '@/ui/Button';
@@ -28,6 +29,7 @@ type Props = {
   onLookAlikes: () => void;
   onSheet: () => void;
   shortlist: ShortlistDesk;
+  sections: Sections;
   /** The timetable in view day by day, for those who hear it. */
   told: string;
   grid: ReactNode;
@@ -72,6 +74,7 @@ export function Possible(props: Props) {
           onByHand={props.onByHand}
           putBy={sketch.shortlist.length}
           shortlist={props.shortlist}
+          sections={props.sections}
         />
       )}
       {props.shortlist.problem !== null && (

@@ -105,6 +105,7 @@ export function ShortlistRow(props: Props) {
             term={sketch.term}
             name={one.name}
             numbers={numbers}
+            sections={sections}
             trigger={<Button>Export</Button>}
           />
           {state?.isTimetable && (

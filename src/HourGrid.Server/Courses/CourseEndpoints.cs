@@ -1,5 +1,6 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Courses;
@@ -24,7 +25,7 @@ internal static class CourseEndpoints
     )
     {
         if (catalogue.IndexOf(new TermId(term)) is not { } index)
-            return NoSuchTerm(term);
+            return Refusals.NoSuchTerm(term);
         if (query is { Length: > LongestQuery })
             return TypedResults.Problem(
                 statusCode: StatusCodes.Status400BadRequest,
@@ -43,7 +44,7 @@ internal static class CourseEndpoints
     )
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return NoSuchTerm(term);
+            return Refusals.NoSuchTerm(term);
         return RecordOf(catalogue, snapshot.Term.Id, new CourseId(course)) is { } record
             ? TypedResults.Ok(record)
             : NoSuchCourse(course, snapshot);
@@ -59,12 +60,6 @@ internal static class CourseEndpoints
         TypedResults.Problem(
             statusCode: StatusCodes.Status404NotFound,
             detail: $"There is no course {course} in {snapshot.Term.Name}."
-        );
-
-    public static ProblemHttpResult NoSuchTerm(string term) =>
-        TypedResults.Problem(
-            statusCode: StatusCodes.Status404NotFound,
-            detail: $"There is no term {term} in the catalogue."
         );
 }
 

@@ -4,6 +4,7 @@ using HourGrid.Core.Searching;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Courses;
@@ -26,7 +27,7 @@ internal static class NumberEndpoints
     )
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return CourseEndpoints.NoSuchTerm(term);
+            return Refusals.NoSuchTerm(term);
         var text = RequestBody.Text(body, "text", LongestText);
         var others = catalogue
             .Terms.Where(other => other.Id != snapshot.Term.Id)

@@ -4,6 +4,7 @@ using HourGrid.Core.Searching;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Courses;
@@ -35,7 +36,7 @@ internal static class SearchEndpoints
     )
     {
         if (catalogue.IndexOf(new TermId(term)) is not { } index)
-            return CourseEndpoints.NoSuchTerm(term);
+            return Refusals.NoSuchTerm(term);
         var query = q ?? "";
         if (query.Length > LongestQuery)
             throw Refuse("q", $"{query.Length} characters", $"{LongestQuery} at most");
@@ -81,7 +82,7 @@ internal static class SearchEndpoints
     private static Results<Ok<FacetsRecord>, ProblemHttpResult> FacetsOf(string term, CurrentCatalogue catalogue)
     {
         if (catalogue.IndexOf(new TermId(term)) is not { } index)
-            return CourseEndpoints.NoSuchTerm(term);
+            return Refusals.NoSuchTerm(term);
         var facets = index.Facets;
         return TypedResults.Ok(
             new FacetsRecord(

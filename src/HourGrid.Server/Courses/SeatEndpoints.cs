@@ -2,6 +2,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Data;
 using HourGrid.Data.Catalogue;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Problems;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -32,7 +33,7 @@ internal static class SeatEndpoints
     {
         var (termId, courseId) = (new TermId(term), new CourseId(course));
         if (catalogue.Find(termId) is not { } snapshot)
-            return CourseEndpoints.NoSuchTerm(term);
+            return Refusals.NoSuchTerm(term);
         if (snapshot.Find(courseId) is not { } offered)
             return CourseEndpoints.NoSuchCourse(course, snapshot);
         var now = time.GetUtcNow().UtcDateTime;

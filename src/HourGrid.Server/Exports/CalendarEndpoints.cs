@@ -7,6 +7,7 @@ using HourGrid.Data;
 using HourGrid.Data.Calendars;
 using HourGrid.Formats.PutBy;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Problems;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
@@ -56,10 +57,7 @@ internal static class CalendarEndpoints
     )
     {
         if (catalogue.Find(new TermId(term)) is null)
-            return TypedResults.Problem(
-                statusCode: StatusCodes.Status404NotFound,
-                detail: $"There is no term {term} in the catalogue."
-            );
+            return Refusals.NoSuchTerm(term);
         var token = Base64Url.EncodeToString(RandomNumberGenerator.GetBytes(TokenBytes));
         await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
         await Mine(term, database, student).ExecuteDeleteAsync(cancellation);

@@ -5,6 +5,7 @@ using HourGrid.Formats.Calendars;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Problems;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -28,10 +29,7 @@ internal static class CalendarHoursEndpoints
     )
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return TypedResults.Problem(
-                statusCode: StatusCodes.Status404NotFound,
-                detail: $"There is no term {term} in the catalogue."
-            );
+            return Refusals.NoSuchTerm(term);
         var text = RequestBody.Text(body, "calendar", CalendarReader.LongestText);
         var findings = CalendarReader.Read(text, snapshot.Term, catalogue.TimeZone);
         return TypedResults.Ok(

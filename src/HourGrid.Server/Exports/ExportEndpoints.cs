@@ -8,6 +8,7 @@ using HourGrid.Formats.Timetables;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Problems;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -19,16 +20,44 @@ internal static class ExportEndpoints
     public static void MapExports(this IEndpointRouteBuilder api)
     {
         var exports = api.MapGroup("/terms/{term}/timetable").RequireAuthorization().LimitAnswers();
-        Map("ics", "text/calendar", "ExportCalendar");
-        Map("csv", "text/csv", "ExportCsv");
-        Map("txt", "text/plain", "ExportText");
+        Map(
+            "ics",
+            "text/calendar",
+            "ExportCalendar",
+            (export, catalogue, clock) => Calendar(export.Snapshot, export.Timetable, export.Name, catalogue, clock)
+        );
+        Map(
+            "csv",
+            "text/csv",
+            "ExportCsv",
+            (export, _, _) => TimetableTexts.Csv(export.Timetable, export.Snapshot.Term)
+        );
+        Map(
+            "txt",
+            "text/plain",
+            "ExportText",
+            (export, _, _) => TimetableTexts.Plain(export.Timetable, export.Snapshot.Term, export.Name)
+        );
+        exports.MapPictures();
 
-        void Map(string extension, string type, string name) =>
+        void Map(
+            string extension,
+            string type,
+            string name,
+            Func<Export, CurrentCatalogue, TimeProvider, string> write
+        ) =>
             exports
                 .MapPost(
                     extension,
                     (string term, JsonElement body, CurrentCatalogue catalogue, TimeProvider clock) =>
-                        Export(term, extension, type, body, catalogue, clock)
+                        Give(
+                            term,
+                            body,
+                            catalogue,
+                            $"{type}; charset=utf-8",
+                            extension,
+                            export => Encoding.UTF8.GetBytes(write(export, catalogue, clock))
+                        )
                 )
                 .WithName(name)
                 .ReadsBody(typeof(ExportRequest))
@@ -50,20 +79,18 @@ internal static class ExportEndpoints
             new(name, catalogue.TimeZone, catalogue.Version, clock.GetUtcNow().UtcDateTime)
         );
 
-    private static Results<FileContentHttpResult, ProblemHttpResult> Export(
+    /// <summary>The file of the timetable in a request, or why there is none.</summary>
+    public static Results<FileContentHttpResult, ProblemHttpResult> Give(
         string term,
-        string extension,
-        string type,
         JsonElement body,
         CurrentCatalogue catalogue,
-        TimeProvider clock
+        string type,
+        string extension,
+        Func<Export, byte[]> write
     )
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return TypedResults.Problem(
-                statusCode: StatusCodes.Status404NotFound,
-                detail: $"There is no term {term} in the catalogue."
-            );
+            return Refusals.NoSuchTerm(term);
         var name = RequestBody.Text(body, "name", PutByTimetable.LongestName);
         var timetable = Timetable.Of(snapshot, RequestBody.Sections(body));
         if (timetable.Sections.Count == 0)
@@ -71,15 +98,15 @@ internal static class ExportEndpoints
                 statusCode: StatusCodes.Status422UnprocessableEntity,
                 detail: "sections: none of them is of this term."
             );
-        var text = extension switch
-        {
-            "ics" => Calendar(snapshot, timetable, name, catalogue, clock),
-            "csv" => TimetableTexts.Csv(timetable, snapshot.Term),
-            _ => TimetableTexts.Plain(timetable, snapshot.Term, name),
-        };
-        return TypedResults.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", $"timetable.{extension}");
+        return TypedResults.File(write(new(snapshot, timetable, name)), type, $"timetable.{extension}");
     }
 }
+
+/// <summary>What is to be written.</summary>
+/// <param name="Snapshot">The catalogue of the term.</param>
+/// <param name="Timetable">The timetable, of at least one section.</param>
+/// <param name="Name">What it is called.</param>
+internal sealed record Export(CatalogueSnapshot Snapshot, Timetable Timetable, string Name);
 
 /// <param name="Name">What the timetable is called.</param>
 /// <param name="Sections">Its registration numbers.</param>

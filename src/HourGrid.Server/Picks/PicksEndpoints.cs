@@ -4,6 +4,7 @@ using HourGrid.Formats.PutBy;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Problems;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -45,7 +46,7 @@ internal static class PicksEndpoints
     ) =>
         catalogue.Find(new TermId(term)) is { } snapshot
             ? TypedResults.Ok(await desk.OpenAsync(snapshot.Term.Id, cancellation))
-            : NoSuchTerm(term);
+            : Refusals.NoSuchTerm(term);
 
     private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> SaveAsync(
         string term,
@@ -56,7 +57,7 @@ internal static class PicksEndpoints
     )
     {
         if (catalogue.Find(new TermId(term)) is null)
-            return NoSuchTerm(term);
+            return Refusals.NoSuchTerm(term);
         var change = await desk.SaveAsync(
             new(term),
             RequestBody.Version(body),
@@ -86,12 +87,6 @@ internal static class PicksEndpoints
                     Picks = change.Picks,
                 }
             );
-
-    private static ProblemHttpResult NoSuchTerm(string term) =>
-        TypedResults.Problem(
-            statusCode: StatusCodes.Status404NotFound,
-            detail: $"There is no term {term} in the catalogue."
-        );
 }
 
 /// <param name="Version">Grows with every change; 0 before the first.</param>

@@ -12,6 +12,7 @@ using HourGrid.Formats.Sketches;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Problems;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -78,10 +79,7 @@ internal static class SketchEndpoints
     ) =>
         catalogue.Find(new TermId(term)) is { } snapshot
             ? TypedResults.Ok(await desk.OpenAsync(snapshot.Term.Id, cancellation))
-            : TypedResults.Problem(
-                statusCode: StatusCodes.Status404NotFound,
-                detail: $"There is no term {term} in the catalogue."
-            );
+            : Refusals.NoSuchTerm(term);
 
     private static async Task<SketchesRecord> ListAsync(
         string term,

@@ -32,6 +32,89 @@ test('the timetable in view is kept as calendar, spreadsheet and text', async ({
   for (const number of numbers) expect(text.text).toContain(number);
 });
 
+/** Where each class of a day's band stands, by what it says: parts of the hours and of the band. */
+type Places = Map<string, { left: number; width: number; top: number; height: number }>;
+
+/** "TID 210 Lecture L04, Monday 11:00–12:15" of all that a class says. */
+const head = (said: string) => said.split(', ').slice(0, 2).join(', ');
+
+test('the picture of a week is the week of the hour grid, in both themes', async ({ page }) => {
+  const desk = await Desk.open(page);
+  // Halves of the term and every second week among them.
+  await desk.add('TID 330', 'GLZ 233', 'GLZ 234', 'ACO 220');
+  await expect(desk.classes.first()).toBeVisible();
+  await page.keyboard.press('s');
+  await expect(desk.shortlistButton).toHaveText(/1$/);
+  await desk.saved();
+  await page.getByRole('link', { name: 'Choice' }).click();
+  await page.getByRole('button', { name: 'Choose a timetable' }).click();
+  await page.getByRole('menuitem').first().click();
+  const week = page.getByRole('region', { name: 'Week of the choice' });
+  await expect(week.locator('[data-section]').first()).toBeVisible();
+  const shown: Places = new Map(
+    await week.locator('[data-section]').evaluateAll((classes) =>
+      classes.map((one) => {
+        const [box, band] = [
+          one.getBoundingClientRect(),
+          one.closest('[role=group]')!.getBoundingClientRect(),
+        ];
+        const share = (y: number) => y / (band.height - 12);
+        return [
+          one.getAttribute('title')!,
+          {
+            left: (box.left - band.left) / band.width,
+            width: box.width / band.width,
+            top: share(box.top - band.top - 6),
+            height: share(box.height),
+          },
+        ] as const;
+      }),
+    ),
+  );
+  expect([...shown.values()].some((one) => one.height < 0.6)).toBe(true);
+
+  const open = () => page.getByRole('button', { name: 'Export' }).click();
+  await open();
+  await expectNoFaults(page);
+  const light = await saved(page, 'Drawing (.svg)');
+  expect(light.name).toMatch(/\.svg$/);
+  const drawn: Places = new Map(
+    await page.evaluate((text) => {
+      const svg = new DOMParser().parseFromString(text, 'image/svg+xml');
+      return [...svg.querySelectorAll('g:has(> title)')].map((group) => {
+        const number = (name: string) => Number(group.querySelector('rect')!.getAttribute(name));
+        const above = (number('y') - 0.5 - 96) % 96;
+        return [
+          group.querySelector('title')!.textContent!,
+          {
+            left: (number('x') - 0.5 - 108) / (1256 - 108),
+            width: (number('width') + 1) / (1256 - 108),
+            top: (above - 6) / 84,
+            height: (number('height') + 1) / 84,
+          },
+        ] as const;
+      });
+    }, light.text),
+  );
+  const byHead = new Map([...drawn].map(([said, place]) => [head(said), place]));
+  expect([...byHead.keys()].sort()).toEqual([...shown.keys()].map(head).sort());
+  for (const [said, place] of shown)
+    for (const side of ['left', 'width', 'top', 'height'] as const)
+      expect(Math.abs(byHead.get(head(said))![side] - place[side]), `${side} of ${said}`).toBeLessThan(0.02);
+
+  await open();
+  const dark = await saved(page, 'Drawing, dark (.svg)');
+  expect(dark.text).not.toBe(light.text);
+  for (const item of ['Picture (.png)', 'Picture, dark (.png)']) {
+    await open();
+    const coming = page.waitForEvent('download');
+    await page.getByRole('menuitem', { name: item }).click();
+    const png = await readFile(await (await coming).path());
+    expect(png.subarray(1, 4).toString()).toBe('PNG');
+    expect(png.readUInt32BE(16)).toBe(2560);
+  }
+});
+
 test('a file that cannot be made is said', async ({ page }) => {
   const desk = await Desk.open(page);
   await desk.add('TID 210');
