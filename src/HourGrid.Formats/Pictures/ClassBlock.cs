@@ -16,6 +16,8 @@ internal static class ClassBlock
 {
     /// <summary>What is left free of a band above and below its classes.</summary>
     private const float Gap = 6;
+    private const float LineHeight = 14;
+    private const float WordSpace = 6;
 
     public static ShapeGroup Draw(
         WeekClass one,
@@ -58,6 +60,10 @@ internal static class ClassBlock
         }
     }
 
+    /// <summary>
+    /// What stands in the block, each part on a line of its own; in one that is not as high as its band, beside each
+    /// other as far as they go, so that the weeks are not what is left out.
+    /// </summary>
     private static IEnumerable<Shape> Words(
         WeekClass one,
         SKRect box,
@@ -66,39 +72,47 @@ internal static class ClassBlock
         PictureColours colours
     )
     {
+        var isShort = share.Height < 1;
         var left = box.Left + (one.Section.Component == "lab" ? 10 : 7);
-        var width = box.Right - 3 - left;
-        var code = one.Course.Value;
-        // Where there is no room for the code a letter stands for it, and its colour.
-        var isNarrow = PictureFont.Heavy.Width(code, 12) > width;
-        var lines = new List<(PictureFont Font, string Text, float Size)>
+        var right = box.Right - 3;
+        var (x, baseline) = (left, box.Top + (isShort ? 13 : 16));
+        foreach (var (font, text, size) in Parts(one, right - left, weeks))
         {
-            (PictureFont.Heavy, isNarrow ? code[..1] : code, 12),
-        };
-        if (!isNarrow)
-        {
-            var component = PictureWords.Component(one.Section);
-            lines.Add(
-                PictureFont.Text.Width(component, 11) <= width
-                    ? (PictureFont.Text, component, 11)
-                    : (PictureFont.Text, PictureWords.ComponentShort(one.Section), 11)
-            );
-            if (weeks != "")
-                lines.Add((PictureFont.Text, weeks, 11));
-            if (share.Height == 1 && one.Room != "")
-                lines.Add((PictureFont.Text, one.Room, 11));
-        }
-        var baseline = box.Top + (share.Height < 1 ? 13 : 16);
-        foreach (var (font, text, size) in lines)
-        {
+            var width = font.Width(text, size);
+            if (x > left && (!isShort || x + width > right))
+                (x, baseline) = (left, baseline + LineHeight);
             if (baseline > box.Bottom - 3)
                 yield break;
             yield return new PathShape(
-                font.Outline(font.Fit(text, size, width), size, left, baseline),
+                font.Outline(font.Fit(text, size, right - x), size, x, baseline),
                 colours["on-course"]
             );
-            baseline += 14;
+            x += width + WordSpace;
         }
+    }
+
+    private static IEnumerable<(PictureFont Font, string Text, float Size)> Parts(
+        WeekClass one,
+        float width,
+        string weeks
+    )
+    {
+        var code = one.Course.Value;
+        if (PictureFont.Heavy.Width(code, 12) > width)
+        {
+            // Where there is no room for the code a letter stands for it, and its colour.
+            yield return (PictureFont.Heavy, code[..1], 12);
+            yield break;
+        }
+        yield return (PictureFont.Heavy, code, 12);
+        var component = PictureWords.Component(one.Section);
+        yield return (
+            PictureFont.Text,
+            PictureFont.Text.Width(component, 11) <= width ? component : PictureWords.ComponentShort(one.Section),
+            11
+        );
+        foreach (var text in new[] { weeks, one.Room }.Where(text => text != ""))
+            yield return (PictureFont.Text, text, 11);
     }
 
     private static string Said(WeekClass one, string weeks)
