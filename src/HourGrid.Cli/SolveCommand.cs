@@ -3,6 +3,7 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
@@ -101,7 +102,7 @@ internal static class SolveCommand
             var snapshot =
                 catalogue.SnapshotOf(ask.Term)
                 ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
-            var wanted = new SolveParts
+            var wanted = new AnswerParts
             {
                 Top = parsed.GetValue(Top),
                 Offset = parsed.GetValue(Offset),
@@ -114,8 +115,7 @@ internal static class SolveCommand
                 WhatIf = [.. (parsed.GetValue(Courses) ?? []).Select(course => new CourseId(course))],
                 Budget = parsed.GetResult(Budget) is null ? null : TimeSpan.FromMilliseconds(parsed.GetValue(Budget)),
             };
-            using var solver = new Solver(snapshot, ask, wanted, cancellation);
-            var answer = solver.Answer();
+            var answer = AnswerFile.Write(snapshot, ask, wanted, cancellation);
             await using var output = Console.OpenStandardOutput();
             await output.WriteAsync(answer, cancellation);
             return 0;

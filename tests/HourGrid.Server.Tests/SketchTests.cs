@@ -248,6 +248,28 @@ public sealed class SketchTests(RunningServer server) : IClassFixture<RunningSer
     }
 
     [Fact]
+    public async Task What_a_sketch_asks_and_its_answer_go_out_as_files_to_its_student_alone()
+    {
+        var student = await server.StudentAsync();
+        var example = JsonNode.Parse(
+            await File.ReadAllTextAsync(TestPaths.Repository("demo", "two-plans.sketch.json"))
+        )!;
+        var made = await student.PostAsJsonAsync("/api/terms/2027SP/sketches/file", example).JsonAsync();
+        var ask = JsonNode.Parse(await student.GetStringAsync($"/api/sketches/{made["id"]}/ask"))!;
+        Assert.Equal(made["ask"]!.ToJsonString(), ask.ToJsonString());
+        var file = JsonNode.Parse(await student.GetStringAsync($"/api/sketches/{made["id"]}/answer"))!;
+        var answer = await student
+            .PostAsJsonAsync("/api/answers", new JsonObject { ["ask"] = ask.DeepClone() })
+            .JsonAsync();
+        Assert.Equal(answer["timetables"]!.GetValue<string>(), file["timetables"]!.ToString());
+        Assert.NotEmpty(file["top"]!.AsArray());
+
+        var stranger = await server.StudentAsync();
+        await stranger.GetAsync($"/api/sketches/{made["id"]}/ask").JsonAsync(404);
+        await stranger.GetAsync($"/api/sketches/{made["id"]}/answer").JsonAsync(404);
+    }
+
+    [Fact]
     public async Task A_sketch_goes_out_as_a_file_and_comes_in_as_another_sketch()
     {
         var student = await server.StudentAsync();

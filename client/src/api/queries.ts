@@ -301,10 +301,11 @@ export const placeQuery = (ask: Ask, sections: readonly string[]) =>
 const largestCalendar = 600_000;
 
 /** The hours that a calendar of the student's takes in a term. */
-export const calendarHoursQuery = (term: string, file: File) =>
+export const calendarHoursQuery = (term: string, file: File | null) =>
   queryOptions({
-    queryKey: ['calendar-hours', term, file.name, file.size, file.lastModified],
+    queryKey: ['calendar-hours', term, file?.name, file?.size, file?.lastModified],
     queryFn: async ({ signal }) => {
+      if (!file) throw new Error('No calendar was chosen.');
       if (file.size > largestCalendar) throw new Error('The file is too large: 600 kB are read at most.');
       const calendar = await file.text();
       return call(

@@ -8,6 +8,7 @@ import { BreakBracket } from './BreakBracket';
 import { ClashMark } from './ClashMark';
 import type { ClassHandlers } from './ClassBlock';
 import type { GridClass } from './classes';
+import { type OfferedBlock, OfferedBlocks } from './OfferedBlocks';
 import { type Outline, Outlines } from './Outlines';
 import { type BlockChange, type BlocksDraft, useBlockDrag } from './useBlockDrag';
 import { DayClasses, DayName, HourLines, HourScale } from './weekParts';
@@ -22,6 +23,8 @@ type Props = ClassHandlers & {
   breaks: readonly Break[];
   clashes: readonly Clash[];
   outlines: readonly Outline[];
+  /** Hours that could be taken out, over the week. */
+  offered: readonly OfferedBlock[];
   /** How strongly hours drawn on the grid are taken out. */
   drawing: string;
   /** What the block under the pointer would leave, in words. */
@@ -113,6 +116,7 @@ export function HourGrid(props: Props) {
                 .map((clash) => (
                   <ClashMark key={`${clash.one} ${clash.other} ${clash.from}`} axis={axis} clash={clash} />
                 ))}
+              <OfferedBlocks axis={axis} day={day} offered={props.offered} />
               <Outlines axis={axis} outlines={props.outlines.filter(({ one }) => one.day === day)} />
             </div>
           ))}

@@ -1,8 +1,5 @@
 import { memo } from 'react';
-import type { TimeBlock } from '@/api/client';
-import { daysOf } from '@/lib/days';
 import { along, type Axis } from './axis';
-import { hoursOfBlock } from './blocks';
 import { colourOf, type GridClass } from './classes';
 import { sharesOfDay } from './shares';
 
@@ -13,14 +10,10 @@ type Props = {
   axis: Axis;
   classes: readonly GridClass[];
   weekCount: number;
-  /** Hours that are taken, under the classes. */
-  blocks?: readonly TimeBlock[];
 };
 
-const none: readonly TimeBlock[] = [];
-
 /** A week small enough to stand beside others, on the same axis and in the same colours. */
-export const WeekPicture = memo(function WeekPicture({ axis, classes, weekCount, blocks = none }: Props) {
+export const WeekPicture = memo(function WeekPicture({ axis, classes, weekCount }: Props) {
   const band = height / axis.days.length;
   return (
     <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" aria-hidden="true">
@@ -31,23 +24,6 @@ export const WeekPicture = memo(function WeekPicture({ axis, classes, weekCount,
         return (
           <g key={day} transform={`translate(0 ${row * band})`}>
             {row > 0 && <line x2={width} className="stroke-hair" />}
-            {blocks.map((block, i) => {
-              if (!daysOf(block.days).includes(day)) return null;
-              const { start, end } = hoursOfBlock(block);
-              const left = along(axis, start) * width;
-              return (
-                <rect
-                  key={i}
-                  data-block
-                  x={left}
-                  y={0.5}
-                  width={Math.max(2, along(axis, end) * width - left)}
-                  height={band - 1}
-                  className="fill-ink/20 stroke-ink/40"
-                  strokeWidth="0.5"
-                />
-              );
-            })}
             {ofDay.map((one) => {
               const share = shares.get(one.key)!;
               const left = along(axis, one.start) * width;

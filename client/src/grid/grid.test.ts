@@ -1,6 +1,8 @@
 import { freeWithin } from './BreakBracket';
 import { describe, expect, it } from 'vitest';
 import type { Course, Section } from '@/api/client';
+// The cases stand with the tests of the server, whose pictures are held to them too.
+// eslint-disable-next-line no-restricted-imports
 import weeksOfPictures from '../../../tests/geometry/weeks.json';
 import { along, axisFitting, axisFor, hoursOf } from './axis';
 import { drawn, moved, newBlock, onDaysShifted, sayBlock, stretched } from './blocks';

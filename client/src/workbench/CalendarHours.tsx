@@ -1,57 +1,58 @@
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import type { Ask, Term, TimeBlock } from '@/api/client';
-import { calendarHoursQuery } from '@/api/queries';
-import { axisFor } from '@/grid/axis';
-import { hoursOfBlock, sayBlock } from '@/grid/blocks';
-import { WeekPicture } from '@/grid/WeekPicture';
+import { useEffect, useRef } from 'react';
+import type { Ask, Term } from '@/api/client';
+import { sayBlock } from '@/grid/blocks';
 import { countOf } from '@/lib/count';
-import { daysOf, shortDay } from '@/lib/days';
-import { sayTime } from '@/lib/time';
-import { replaceBlock } from '@/sketch/edits';
 import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
+import type { CalendarPreview } from './useCalendarPreview';
 
 type Props = {
   term: Term;
-  /** The file of a calendar. */
-  file: File;
+  preview: CalendarPreview;
+  /** How many timetables the hours that are picked leave; null until it is known. */
+  timetables: string | null;
   change: (edit: (ask: Ask) => Ask) => void;
-  onClose: () => void;
 };
 
-/** The hours that a calendar takes: picked, looked at, and taken out. */
-export function CalendarHours({ term, file, change, onClose }: Props) {
-  const found = useQuery(calendarHoursQuery(term.id, file));
-  const events = found.data?.found ?? [];
-  const [changed, setChanged] = useState<ReadonlyMap<number, boolean>>(new Map());
-  // What comes every week is a plan; what comes once, or fills days, is taken only when wanted.
-  const isPicked = (i: number) => changed.get(i) ?? (events[i]!.isWeekly && !events[i]!.isAllDay);
-  const blocks = events.flatMap((one, i) => (isPicked(i) ? one.blocks : []));
-  const axis = axisFor(
-    blocks.flatMap((block) => daysOf(block.days).map((day) => ({ day, ...hoursOfBlock(block) }))),
-  );
+/** What a calendar holds, beside the grid on which its hours lie: picked here or there, then taken out. */
+export function CalendarHours({ term, preview, timetables, change }: Props) {
+  const { file, found, events, picked, toggle, withPicked, close } = preview;
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus(), [file]);
+  useEffect(() => {
+    const escape = (event: KeyboardEvent) => {
+      if (event.key === 'Escape' && !event.defaultPrevented) close();
+    };
+    window.addEventListener('keydown', escape);
+    return () => window.removeEventListener('keydown', escape);
+  }, [close]);
+  const count = picked.filter(Boolean).length;
   return (
-    <Dialog open onOpenChange={onClose} title={`Hours in “${file.name}”`} wide isForReading>
+    <section aria-labelledby="calendar-hours">
+      <h2 id="calendar-hours" ref={heading} tabIndex={-1} className="text-16 font-heavy break-words outline-none">
+        Hours in “{file?.name}”
+      </h2>
       {found.isPending && <p role="status">Reading the calendar …</p>}
       {found.isError && (
-        <p role="alert" className="text-brick">
+        <p role="alert" className="mt-1 text-brick">
           {found.error.message}
         </p>
       )}
       {found.data && events.length === 0 && (
-        <p>Nothing in this calendar takes place in {term.name}.</p>
+        <p className="mt-1">Nothing in this calendar takes place in {term.name}.</p>
       )}
       {events.length > 0 && (
-        <div className="flex gap-5 max-md:flex-col">
-          <ul aria-label="Events" className="min-w-0 flex-1">
+        <>
+          <p className="mt-1 text-12 text-mute">
+            Dashed on the grid: offered. Hatched: picked. Press either to change it.
+          </p>
+          <ul aria-label="Events" className="mt-2">
             {events.map((one, i) => (
-              <li key={i} className="border-t border-hair py-1.5 first:border-t-0">
+              <li key={i} className="border-t border-hair py-1.5">
                 <label className="flex items-start gap-2">
                   <input
                     type="checkbox"
-                    checked={isPicked(i)}
-                    onChange={(event) => setChanged(new Map(changed).set(i, event.target.checked))}
+                    checked={picked[i]}
+                    onChange={() => toggle(i)}
                     className="mt-0.5 accent-plum"
                   />
                   <span className="min-w-0">
@@ -68,26 +69,7 @@ export function CalendarHours({ term, file, change, onClose }: Props) {
               </li>
             ))}
           </ul>
-          <div className="w-[320px] shrink-0 max-md:w-full">
-            <p className="mb-1 text-12 text-mute">What is picked, over the week</p>
-            <div className="flex gap-2 text-11 text-mute">
-              <div className="flex flex-col" aria-hidden="true">
-                {axis.days.map((day) => (
-                  <span key={day} className="flex flex-1 items-center">
-                    {shortDay(day)}
-                  </span>
-                ))}
-              </div>
-              <div className="flex-1">
-                <WeekPicture axis={axis} classes={[]} blocks={blocks} weekCount={term.weeks} />
-              </div>
-            </div>
-            <p className="mt-0.5 flex justify-between pl-7 text-11 text-mute" aria-hidden="true">
-              <span>{sayTime(axis.from)}</span>
-              <span>{sayTime(axis.to)}</span>
-            </p>
-          </div>
-        </div>
+        </>
       )}
       {found.data && found.data.passedOver.length > 0 && (
         <details className="mt-2 text-12 text-mute">
@@ -101,23 +83,26 @@ export function CalendarHours({ term, file, change, onClose }: Props) {
           </ul>
         </details>
       )}
-      <div className="mt-3 flex gap-2">
+      <div className="sticky bottom-0 -mb-3 flex flex-wrap items-center gap-2 bg-sheet py-3">
         {events.length > 0 && (
           <Button
             look="main"
-            disabled={blocks.length === 0}
+            disabled={count === 0}
             onClick={() => {
-              change((now) => blocks.reduce((ask, block: TimeBlock) => replaceBlock(ask, null, block), now));
-              onClose();
+              change(withPicked);
+              close();
             }}
           >
-            Take {countOf(events.filter((_, i) => isPicked(i)).length, 'event')} out
+            Take {countOf(count, 'event')} out
           </Button>
         )}
-        <Button look="quiet" onClick={onClose}>
-          Cancel
+        <Button look="quiet" onClick={close}>
+          {events.length > 0 ? 'Cancel' : 'Close'}
         </Button>
+        {count > 0 && timetables !== null && (
+          <span className="text-12 text-mute">leaves {countOf(timetables, 'timetable')}</span>
+        )}
       </div>
-    </Dialog>
+    </section>
   );
 }

@@ -14,9 +14,8 @@ import { useCourseColours } from '@/sketch/useCourseColours';
 import { useSections } from '@/sketch/useSections';
 import { useSketchEdits } from '@/sketch/useSketchEdits';
 import { useWalk } from '@/sketch/useWalk';
-import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
 import { Asking } from './Asking';
+import { AskingPane } from './AskingPane';
 import { BlockForm } from './BlockForm';
 import { CalendarHours } from './CalendarHours';
 import { ClassMenu, type Pressed } from './ClassMenu';
@@ -30,6 +29,7 @@ import { Reel } from './Reel';
 import { Sheet } from './Sheet';
 import { Shortlist } from './Shortlist';
 import { tellWeek } from '@/grid/tellWeek';
+import { useCalendarPreview } from './useCalendarPreview';
 import { useDeskActions } from './useDeskActions';
 import { useDeskView } from './useDeskView';
 import { useDetails } from './useDetails';
@@ -46,10 +46,11 @@ type Shown = 'keys' | 'palette' | 'sheet' | 'alikes' | 'asking' | 'shortlist';
 /** One sketch on the Workbench: what I ask on the left, what is possible on the right. */
 export function Desk({ term, sketch }: Props) {
   const { ask } = sketch;
-  const { drawn, draw } = useDrawnHours(ask);
+  const preview = useCalendarPreview(term);
+  const { withPicked } = preview;
+  const { drawn, draw } = useDrawnHours(ask, withPicked);
   const [without, setWithout] = useState<string | null>(null);
   const [openBlock, setOpenBlock] = useState<TimeBlock | 'new' | null>(null);
-  const [calendar, setCalendar] = useState<File | null>(null);
   const [openCourse, setOpenCourse] = useState<string | null>(null);
   const [shown, setShown] = useState<Shown | null>(null);
   const [pressed, setPressed] = useState<Pressed | null>(null);
@@ -64,8 +65,10 @@ export function Desk({ term, sketch }: Props) {
   const terms = useQuery(termsQuery);
 
   const asked = useMemo(
-    () => drawn?.ask ?? (without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without)),
-    [drawn, ask, without],
+    () =>
+      drawn?.ask ??
+      withPicked(without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without)),
+    [drawn, ask, without, withPicked],
   );
   const walk = useWalk(sketch.id, asked);
   const details = useDetails(asked, !walk.isBehind && walk.answer !== null);
@@ -83,6 +86,7 @@ export function Desk({ term, sketch }: Props) {
   const view = useDeskView({
     term,
     ask,
+    offered: preview.offered,
     walk,
     sections,
     week,
@@ -94,6 +98,11 @@ export function Desk({ term, sketch }: Props) {
     standings: details.isBehind ? null : details.standings,
     keep,
   });
+
+  const openCalendar = (file: File) => {
+    setShown(null);
+    preview.open(file);
+  };
 
   // The sheet of a phone gives the focus to its first field by itself.
   const goToCourses = () => {
@@ -164,11 +173,12 @@ export function Desk({ term, sketch }: Props) {
       onWithout={setWithout}
       onPointSection={setPointedSection}
       onOpenBlock={setOpenBlock}
-      onCalendar={setCalendar}
+      onCalendar={openCalendar}
       onShowKeys={showKeys}
     />
   );
 
+  const leaves = walk.answer ? `leaves ${sayCount(walk.answer.timetables)}` : '';
   const grid = (
     <div
       className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2 print:overflow-visible"
@@ -177,7 +187,7 @@ export function Desk({ term, sketch }: Props) {
         const file = event.dataTransfer.files[0];
         if (!file) return;
         event.preventDefault();
-        setCalendar(file);
+        openCalendar(file);
       }}
     >
       <HourGrid
@@ -189,8 +199,9 @@ export function Desk({ term, sketch }: Props) {
         breaks={ask.breaks}
         clashes={view.clashes}
         outlines={view.outlines}
+        offered={preview.offered}
         drawing={drawing}
-        leaves={walk.answer ? `leaves ${sayCount(walk.answer.timetables)}` : ''}
+        leaves={leaves}
         answered={drawn?.blocks ?? null}
         isBusy={walk.isBehind}
         leavesNone={walk.answer?.timetables === '0' && !walk.isBehind}
@@ -209,35 +220,17 @@ export function Desk({ term, sketch }: Props) {
   const { inView } = walk;
   return (
     <div className="flex min-h-0 flex-1 max-md:flex-col">
-      {isNarrow ? (
-        <aside
-          aria-label="What I ask"
-          className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2 print:hidden"
-        >
-          <span className="truncate font-heavy">{sketch.name}</span>
-          <Button className="shrink-0" onClick={() => setShown('asking')}>
-            Courses and rules
-          </Button>
-        </aside>
-      ) : (
-        <aside
-          aria-label="What I ask"
-          aria-busy={details.isBehind}
-          className="w-[316px] shrink-0 overflow-y-auto border-r border-rule bg-sheet px-3.5 py-3 print:hidden"
-        >
-          {asking}
-        </aside>
-      )}
-      {isNarrow && (
-        <Dialog
-          sheet
-          open={shown === 'asking'}
-          onOpenChange={(open) => setShown(open ? 'asking' : null)}
-          title="Courses and rules"
-        >
-          {asking}
-        </Dialog>
-      )}
+      <AskingPane
+        sketchName={sketch.name}
+        isBusy={details.isBehind}
+        isOpen={shown === 'asking'}
+        onOpenChange={(open) => setShown(open ? 'asking' : null)}
+        instead={
+          preview.file && <CalendarHours term={term} preview={preview} timetables={walk.answer?.timetables ?? null} change={change} />
+        }
+      >
+        {asking}
+      </AskingPane>
 
       <Possible
         sketch={sketch}
@@ -245,6 +238,10 @@ export function Desk({ term, sketch }: Props) {
         ask={walk.ask}
         rules={rules}
         edits={edits}
+        changeAsked={(edit) => {
+          change((now) => edit(withPicked(now)));
+          preview.close();
+        }}
         isDrafting={drawn !== null}
         byHand={byHand}
         onByHand={setByHand}
@@ -283,9 +280,6 @@ export function Desk({ term, sketch }: Props) {
             setPointedSection(null);
           }}
         />
-      )}
-      {calendar && (
-        <CalendarHours term={term} file={calendar} change={change} onClose={() => setCalendar(null)} />
       )}
       {openBlock !== null && (
         <BlockForm

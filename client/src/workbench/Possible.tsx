@@ -21,6 +21,8 @@ type Props = {
   ask: Ask;
   rules: readonly Rule[];
   edits: Edits;
+  /** Changes what the answer in view answers, hours that are only looked at among it. */
+  changeAsked: (edit: (ask: Ask) => Ask) => void;
   isDrafting: boolean;
   byHand: boolean;
   onByHand: (byHand: boolean) => void;
@@ -98,7 +100,7 @@ export function Possible(props: Props) {
               rules={rules}
               canUndo={sketch.canUndo}
               onUndo={edits.undo}
-              change={edits.change}
+              change={props.changeAsked}
               onShowWish={props.onShowWish}
             />
           </div>

@@ -10,7 +10,7 @@ import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { CompareSketches } from './CompareSketches';
-import { readSketch, saveFile } from './sketchFiles';
+import { readSketch, saveFile, sketchFiles } from './sketchFiles';
 
 type Props = { sketch: Sketch; edits: Edits };
 
@@ -86,7 +86,11 @@ export function SketchMenu({ sketch, edits }: Props) {
         <MenuItem onSelect={() => setAsking('new')}>New sketch…</MenuItem>
         <MenuItem onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask, sketch.shortlist))}>Copy this sketch</MenuItem>
         <MenuItem onSelect={() => setAsking('rename')}>Rename…</MenuItem>
-        <MenuItem onSelect={() => trying(saveFile(sketch))}>Save as a file</MenuItem>
+        {sketchFiles.map((file) => (
+          <MenuItem key={file.kind} onSelect={() => trying(saveFile(sketch, file))}>
+            {file.label}
+          </MenuItem>
+        ))}
         <MenuItem onSelect={() => picker.current?.click()}>Open a file…</MenuItem>
         {sketches.length > 1 && (
           <>

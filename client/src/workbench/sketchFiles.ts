@@ -4,15 +4,22 @@ import { download, fileName } from '@/lib/download';
 /** Bytes of the largest file that is taken. */
 const largest = 1_000_000;
 
-/** Keeps a sketch as a file. */
-export async function saveFile(sketch: Sketch): Promise<void> {
+/** What of a sketch can be kept as a file, in the order of the menu. */
+export const sketchFiles = [
+  { label: 'Save as a file', kind: 'file', extension: 'sketch.json' },
+  { label: 'Save what it asks', kind: 'ask', extension: 'ask.json' },
+  { label: 'Save the answer', kind: 'answer', extension: 'answer.json' },
+] as const;
+
+/** Keeps a sketch, what it asks or the answer to it as a file. */
+export async function saveFile(sketch: Sketch, { kind, extension }: (typeof sketchFiles)[number]): Promise<void> {
   const file = await call(
-    http.GET('/api/sketches/{id}/file', { params: { path: { id: sketch.id } }, parseAs: 'blob' }),
+    http.GET(`/api/sketches/{id}/${kind}`, { params: { path: { id: sketch.id } }, parseAs: 'blob' }),
   );
-  download(file, fileName(sketch.name, 'sketch.json'));
+  download(file, fileName(sketch.name, extension));
 }
 
-/** A new sketch of the term from a file; what is wrong with the file is said, and nothing is changed. */
+/** A new sketch of the term from the file of one, or of an ask; what is wrong with it is said, and nothing is changed. */
 export async function readSketch(term: string, file: File): Promise<Sketch> {
   if (file.size > largest) throw new Error(`“${file.name}” is larger than a sketch can be.`);
   let body: unknown;
@@ -21,11 +28,17 @@ export async function readSketch(term: string, file: File): Promise<Sketch> {
   } catch {
     throw new Error(`“${file.name}” is not a file of a sketch: it is not JSON.`);
   }
-  return call(
-    http.POST('/api/terms/{term}/sketches/file', {
-      params: { path: { term } },
-      // Whatever it is: the server reads it, and says what is wrong with it.
-      body: body as never,
-    }),
-  );
+  const params = { path: { term } };
+  // Whatever it is: the server reads it, and says what is wrong with it.
+  if (isAsk(body)) {
+    const name = file.name.replace(/(\.ask)?\.json$/i, '').trim().slice(0, 80) || 'Sketch from a file';
+    return call(
+      http.POST('/api/terms/{term}/sketches', { params, body: { name, ask: body, shortlist: [] } as never }),
+    );
+  }
+  return call(http.POST('/api/terms/{term}/sketches/file', { params, body: body as never }));
+}
+
+function isAsk(body: unknown): boolean {
+  return typeof body === 'object' && body !== null && 'format' in body && body.format === 'hour-grid-ask';
 }

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Ask, Term } from '@/api/client';
+import type { Ask, Term, TimeBlock } from '@/api/client';
 import { axisFor } from '@/grid/axis';
 import { hoursOfBlock } from '@/grid/blocks';
 import { classesOf, type GridClass } from '@/grid/classes';
@@ -13,6 +13,8 @@ import { noClassOn } from './termDates';
 type Options = {
   term: Term;
   ask: Ask;
+  /** Hours that are looked at besides those taken out. */
+  offered: readonly { block: TimeBlock }[];
   walk: Walk;
   sections: Sections;
   week: number | null;
@@ -26,7 +28,7 @@ type Options = {
 
 /** What the grid shows: the classes in view, and where others could be. */
 export function useDeskView(options: Options) {
-  const { term, ask, walk, sections, week, byHand, openCourse, pointed, pointedSection, standings, keep } = options;
+  const { term, ask, offered, walk, sections, week, byHand, openCourse, pointed, pointedSection, standings, keep } = options;
   const { inView, answer } = walk;
   const places = usePlaces(ask, pointed);
   const keptNumbers = useMemo(() => ask.wanted.flatMap((wanted) => wanted.keep), [ask.wanted]);
@@ -43,11 +45,11 @@ export function useDeskView(options: Options) {
 
   const axis = useMemo(() => {
     const all = classesOf([...sections.byNumber.values()]);
-    const blocks = ask.timeBlocks.flatMap((block) =>
+    const blocks = [...ask.timeBlocks, ...offered.map((one) => one.block)].flatMap((block) =>
       daysOf(block.days).map((day) => ({ day, ...hoursOfBlock(block) })),
     );
     return axisFor([...all, ...blocks]);
-  }, [sections, ask.timeBlocks]);
+  }, [sections, ask.timeBlocks, offered]);
 
   const outlines = useMemo(() => {
     const section = pointedSection === null ? undefined : sections.byNumber.get(pointedSection);

@@ -9,9 +9,9 @@ type DrawnHours = { blocks: readonly TimeBlock[]; ask: Ask };
 
 /**
  * What is asked with the hours under the pointer, as soon as it is answered. The grid draws the hours themselves, at
- * once; the rest is drawn one time, with the answer.
+ * once; the rest is drawn one time, with the answer. More may be looked at beside them.
  */
-export function useDrawnHours(ask: Ask) {
+export function useDrawnHours(ask: Ask, withMore: (ask: Ask) => Ask) {
   const client = useQueryClient();
   const [drawn, setDrawn] = useState<DrawnHours | null>(null);
   const latest = useRef<readonly TimeBlock[] | null>(null);
@@ -23,7 +23,7 @@ export function useDrawnHours(ask: Ask) {
       return;
     }
     const { blocks } = next;
-    const drawnAsk = { ...ask, timeBlocks: [...blocks] };
+    const drawnAsk = withMore({ ...ask, timeBlocks: [...blocks] });
     const show = () => {
       if (latest.current === blocks) setDrawn({ blocks, ask: drawnAsk });
     };

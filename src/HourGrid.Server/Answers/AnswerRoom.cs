@@ -5,6 +5,7 @@ using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;
 using HourGrid.Server.Catalogues;
 using Microsoft.Extensions.Caching.Memory;
@@ -16,6 +17,9 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 {
     /// <summary>Bytes that the asks kept may take together.</summary>
     private const long MostKept = 256 << 20;
+
+    /// <summary>The most week shapes that stand in the file of an answer.</summary>
+    private const int MostInFile = 200;
 
     private static readonly TimeSpan LongestAnswer = TimeSpan.FromSeconds(10);
 
@@ -169,6 +173,25 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
                 why.IsExact
             );
     }
+
+    /// <summary>Counts, the best week shapes, standings, costs and reasons as a file: <c>docs/formats/solve.md</c>.</summary>
+    public byte[] File(Ask ask, CancellationToken cancellation) =>
+        AnswerFile
+            .Write(
+                catalogue.SnapshotOf(ask),
+                ask,
+                new()
+                {
+                    Top = MostInFile,
+                    Shapes = true,
+                    Sections = true,
+                    Costs = true,
+                    Explain = true,
+                    Budget = LongestAnswer,
+                },
+                cancellation
+            )
+            .ToArray();
 
     public void Dispose() => asks.Dispose();
 

@@ -28,21 +28,13 @@ internal static class SketchEndpoints
         ofTerm.MapGet("/", ListAsync).WithName("Sketches");
         ofTerm.MapPost("/", NewAsync).WithName("NewSketch").ReadsBody(typeof(NewSketchRequest)).ProducesProblems();
         ofTerm
-            .MapPost("/file", OpenFileAsync)
-            .WithName("OpenSketchFile")
-            .ReadsBody(typeof(SketchDocument))
-            .ProducesProblems();
-        ofTerm
             .MapPut("/order", OrderAsync)
             .WithName("OrderSketches")
             .ReadsBody(typeof(OrderRequest))
             .ProducesProblems();
         var sketches = api.MapGroup("/sketches").RequireAuthorization().LimitAnswers();
+        sketches.MapSketchFiles(ofTerm);
         sketches.MapPost("/{id:guid}/choose", ChooseAsync).WithName("ChooseSketch");
-        sketches
-            .MapGet("/{id:guid}/file", FileAsync)
-            .WithName("SketchFile")
-            .Produces<string>(200, "application/json");
         sketches.MapDelete("/{id:guid}", DeleteAsync).WithName("DeleteSketch");
         sketches
             .MapPut("/{id:guid}", SaveAsync)
@@ -94,30 +86,10 @@ internal static class SketchEndpoints
         SketchDesk desk,
         AnswerRoom room,
         CancellationToken cancellation
-    )
-    {
-        return await AddAsync(term, Content(body, RequestBody.Ask(body)), desk, room, cancellation);
-    }
+    ) => await AddAsync(term, Content(body, RequestBody.Ask(body)), desk, room, cancellation);
 
-    /// <summary>A new sketch from a file.</summary>
-    private static Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenFileAsync(
-        string term,
-        JsonElement body,
-        SketchDesk desk,
-        AnswerRoom room,
-        CancellationToken cancellation
-    ) => AddAsync(term, SketchJson.Read(body).Value, desk, room, cancellation);
-
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> FileAsync(
-        Guid id,
-        SketchDesk desk,
-        CancellationToken cancellation
-    ) =>
-        await desk.ContentAsync(id, cancellation) is { } content
-            ? TypedResults.File(SketchJson.Write(content), "application/json", "sketch.json")
-            : NoSuchSketch();
-
-    private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> AddAsync(
+    /// <summary>A new sketch, once it can be answered and there is room for it.</summary>
+    public static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> AddAsync(
         string term,
         SketchContent content,
         SketchDesk desk,
@@ -176,7 +148,7 @@ internal static class SketchEndpoints
             : throw new FormatProblemsException([new("name", "nothing", "a name for the sketch")]);
     }
 
-    private static ProblemHttpResult NoSuchSketch() =>
+    public static ProblemHttpResult NoSuchSketch() =>
         TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, detail: "You have no such sketch.");
 
     private static ProblemHttpResult OtherTerm(string expected) =>
@@ -259,65 +231,4 @@ internal static class SketchEndpoints
             return new(sketch, null, problem.Message);
         }
     }
-}
-
-internal sealed record SketchRecord(
-    Guid Id,
-    string Name,
-    string Term,
-    long Version,
-    bool CanUndo,
-    bool CanRedo,
-    IReadOnlyList<ChangedSectionRecord> SectionChanges,
-    AskDocument Ask,
-    IReadOnlyList<PutByDocument> Shortlist
-);
-
-/// <summary>A section that the sketch holds on to and that a newer catalogue took away or moved.</summary>
-/// <param name="Course">Its course.</param>
-/// <param name="Number">Its registration number.</param>
-/// <param name="Label">Its label before.</param>
-/// <param name="IsGone">Whether it is gone; otherwise it moved.</param>
-internal sealed record ChangedSectionRecord(string Course, string Number, string Label, bool IsGone);
-
-/// <param name="Version">The version that was changed.</param>
-/// <param name="Name">Its name after the change.</param>
-/// <param name="Ask">The whole ask after the change.</param>
-/// <param name="Shortlist">The whole shortlist after the change.</param>
-internal sealed record SaveSketchRequest(
-    long Version,
-    string Name,
-    AskDocument Ask,
-    IReadOnlyList<PutByDocument> Shortlist
-);
-
-/// <param name="Name">Its name, 1 to 80 characters.</param>
-/// <param name="Ask">What it asks.</param>
-/// <param name="Shortlist">What is on its shortlist.</param>
-internal sealed record NewSketchRequest(string Name, AskDocument Ask, IReadOnlyList<PutByDocument> Shortlist);
-
-/// <param name="Ids">The ids of the term's sketches in their new order.</param>
-internal sealed record OrderRequest(IReadOnlyList<string> Ids);
-
-/// <param name="Sketches">The student's sketches of a term, in their order.</param>
-/// <param name="Deleted">Deleted ones that can be had back, the last one first.</param>
-internal sealed record SketchesRecord(
-    IReadOnlyList<SketchRecord> Sketches,
-    IReadOnlyList<DeletedSketchRecord> Deleted
-);
-
-internal sealed record DeletedSketchRecord(Guid Id, string Name);
-
-/// <param name="Version">The version from which to step.</param>
-internal sealed record StepRequest(long Version);
-
-/// <param name="Sketch">The sketch as it is saved.</param>
-/// <param name="Answer">Its answer; null when it cannot be answered.</param>
-/// <param name="Unanswered">Why not, as a sentence; else null.</param>
-internal sealed record SavedSketchRecord(SketchRecord Sketch, AnswerRecord? Answer, string? Unanswered);
-
-/// <summary>A change to an older version of a sketch, with the newer one.</summary>
-internal sealed class StaleSketchProblem : ProblemDetails
-{
-    public required SketchRecord Sketch { get; init; }
 }

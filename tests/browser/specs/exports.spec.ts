@@ -155,6 +155,39 @@ test('a calendar address follows the choice, is changed and withdrawn', async ({
   expect((await request.get(second)).status()).toBe(404);
 });
 
+test('what a sketch asks and the answer are kept as files, and an ask is opened as a sketch', async ({
+  page,
+}) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 220');
+  const count = await desk.count();
+  const keep = async (item: string) => {
+    await desk.sketchName.click();
+    const file = await saved(page, item);
+    return { name: file.name, json: JSON.parse(file.text) as Record<string, unknown> };
+  };
+  const answer = await keep('Save the answer');
+  expect(answer.name).toBe('First sketch.answer.json');
+  expect(answer.json['timetables']).toBe(count);
+  const ask = await keep('Save what it asks');
+  expect(ask.name).toBe('First sketch.ask.json');
+  expect(ask.json['format']).toBe('hour-grid-ask');
+
+  const picker = page.getByLabel('A file of a sketch');
+  const file = (name: string, json: unknown) => ({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(json)),
+  });
+  await picker.setInputFiles(file('From a friend.ask.json', ask.json));
+  await expect(page.getByText('sketch 2 of 2')).toBeVisible();
+  await expect(desk.sketchName).toHaveText('From a friend');
+  await expect.poll(() => desk.order()).toEqual(['TID 210', 'ACO 220']);
+  await picker.setInputFiles(file('x.ask.json', { ...ask.json, seats: 'mine' }));
+  await expect(page.getByRole('alert')).toContainText('seats');
+  await expect(page.getByText('sketch 2 of 2')).toBeVisible();
+});
+
 test('a sketch is kept as a file and opened again, and a wrong file is refused in words', async ({
   page,
 }) => {
@@ -212,25 +245,50 @@ const roster = [
   'END:VCALENDAR',
 ].join('\r\n');
 
-test('a roster becomes time blocks: looked at, picked, taken out and undone', async ({ page }) => {
+test('a roster becomes time blocks: looked at on the grid, picked there and beside it, taken out, undone', async ({
+  page,
+}) => {
   const desk = await Desk.open(page);
   await desk.add('TID 210');
+  const before = await desk.count();
   const file = { name: 'roster.ics', mimeType: 'text/calendar', buffer: Buffer.from(roster) };
   await page.getByLabel('A calendar file').setInputFiles(file);
-  const dialog = page.getByRole('dialog', { name: 'Hours in “roster.ics”' });
-  const shift = dialog.getByRole('checkbox', { name: /^Boatyard shift/ });
+  const pane = page.getByRole('region', { name: 'Hours in “roster.ics”' });
+  const shift = pane.getByRole('checkbox', { name: /^Boatyard shift/ });
+  const dentist = pane.getByRole('checkbox', { name: /^Dentist/ });
   await expect(shift).toBeChecked();
-  await expect(dialog.getByRole('checkbox', { name: /^Dentist/ })).not.toBeChecked();
-  await expect(dialog.locator('[data-block]')).toHaveCount(1);
+  await expect(dentist).not.toBeChecked();
+  await expect(pane.getByRole('heading')).toBeFocused();
+
+  // On the grid: by the clocks of the campus, in the weeks of the roster, with what they would leave.
+  const shiftOnGrid = desk.grid.getByRole('button', {
+    name: 'Boatyard shift, Tuesday 8:00–11:00, weeks 1–6',
+  });
+  const dentistOnGrid = desk.grid.getByRole('button', { name: 'Dentist, Thursday 10:00–11:00, week 1' });
+  await expect(shiftOnGrid).toHaveAttribute('aria-pressed', 'true');
+  await expect(dentistOnGrid).toHaveAttribute('aria-pressed', 'false');
+  await desk.answered();
+  await expect.poll(() => desk.count()).toBeLessThan(before);
+  const withShift = await desk.count();
   await expectNoFaults(page);
-  await dialog.getByRole('checkbox', { name: /^Dentist/ }).click();
-  await expect(dialog.locator('[data-block]')).toHaveCount(2);
-  await dialog.getByRole('button', { name: 'Take 2 events out' }).click();
-  // By the clocks of the campus, in the weeks of the roster.
+  await shiftOnGrid.click();
+  await expect(shift).not.toBeChecked();
+  await expect.poll(() => desk.count()).toBe(before);
+  await shiftOnGrid.press('Enter');
+  await expect(shift).toBeChecked();
+  await dentist.check();
+  await expect(dentistOnGrid).toHaveAttribute('aria-pressed', 'true');
+  await expect.poll(() => desk.count()).toBeLessThanOrEqual(withShift);
+  await desk.answered();
+  const withBoth = await desk.count();
+
+  await pane.getByRole('button', { name: 'Take 2 events out' }).click();
   await expect(
     desk.rules.getByText(/Tue 8:00–11:00.*Boatyard shift|Boatyard shift.*Tue 8:00–11:00/),
   ).toBeVisible();
   await expect(desk.rules.getByRole('listitem')).toHaveCount(2);
+  await desk.answered();
+  expect(await desk.count()).toBe(withBoth);
   await desk.saved();
   await page.keyboard.press('Control+z');
   await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
@@ -239,6 +297,25 @@ test('a roster becomes time blocks: looked at, picked, taken out and undone', as
     .getByLabel('A calendar file')
     .setInputFiles({ ...file, name: 'no.ics', buffer: Buffer.from('no calendar') });
   await expect(page.getByRole('alert')).toContainText('BEGIN:VCALENDAR');
+  await page.keyboard.press('Escape');
+  await expect(desk.wanted).toBeVisible();
+});
+
+test('a calendar that leaves no timetable says so, and nothing is taken out by looking', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  const text = roster
+    .replace('T120000Z', 'T040000')
+    .replace('T150000Z', 'T230000')
+    .replace('COUNT=6', 'BYDAY=MO,TU,WE,TH,FR;COUNT=60');
+  await page
+    .getByLabel('A calendar file')
+    .setInputFiles({ name: 'all.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await expect(page.getByRole('heading', { name: 'No timetable is possible' })).toBeVisible();
+  // Nothing is taken out as yet.
+  await page.keyboard.press('Escape');
+  await expect(desk.title).toContainText('week shapes');
+  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
 });
 
 test('a calendar is dropped on the grid, and several lines of hours are pasted', async ({ page }) => {
@@ -250,9 +327,9 @@ test('a calendar is dropped on the grid, and several lines of hours are pasted',
     return data;
   }, roster);
   await desk.grid.dispatchEvent('drop', { dataTransfer: dropped });
-  const dialog = page.getByRole('dialog', { name: 'Hours in “roster.ics”' });
-  await expect(dialog.getByRole('checkbox', { name: /^Boatyard shift/ })).toBeChecked();
-  await page.keyboard.press('Escape');
+  const pane = page.getByRole('region', { name: 'Hours in “roster.ics”' });
+  await expect(pane.getByRole('checkbox', { name: /^Boatyard shift/ })).toBeChecked();
+  await pane.getByRole('button', { name: 'Cancel' }).click();
 
   const line = page.getByRole('textbox', { name: 'Type hours you can’t' });
   const paste = (text: string) =>

@@ -9,24 +9,24 @@ using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measuring;
 
-namespace HourGrid.Cli;
+namespace HourGrid.Formats.Answers;
 
-/// <summary>Finds the answers asked for and writes them as one JSON object.</summary>
+/// <summary>Finds the answers asked for and writes them as one JSON object: <c>docs/formats/solve.md</c>.</summary>
 /// <remarks>Each answer gets its share of the time that is left.</remarks>
-internal sealed class Solver : IDisposable
+public sealed class AnswerFile : IDisposable
 {
     private static readonly JsonWriterOptions Indented = new() { Indented = true };
 
     private readonly CatalogueSnapshot snapshot;
     private readonly Ask ask;
-    private readonly SolveParts parts;
+    private readonly AnswerParts parts;
     private readonly CancellationToken cancellation;
     private readonly long started = Stopwatch.GetTimestamp();
     private readonly ArrayBufferWriter<byte> output = new();
     private readonly Utf8JsonWriter json;
     private int partsLeft;
 
-    public Solver(CatalogueSnapshot snapshot, Ask ask, SolveParts parts, CancellationToken cancellation)
+    private AnswerFile(CatalogueSnapshot snapshot, Ask ask, AnswerParts parts, CancellationToken cancellation)
     {
         this.snapshot = snapshot;
         this.ask = ask;
@@ -36,7 +36,25 @@ internal sealed class Solver : IDisposable
         json = new Utf8JsonWriter(output, Indented);
     }
 
-    public ReadOnlyMemory<byte> Answer()
+    /// <summary>The answer as UTF-8 JSON.</summary>
+    /// <param name="snapshot">The catalogue of the ask's term.</param>
+    /// <param name="ask">What is asked.</param>
+    /// <param name="parts">What of the answer.</param>
+    /// <param name="cancellation">Gives up.</param>
+    /// <exception cref="AskRefusedException">The ask names what is not there.</exception>
+    /// <exception cref="AskTooLargeException">It is too large to be answered at all.</exception>
+    public static ReadOnlyMemory<byte> Write(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        AnswerParts parts,
+        CancellationToken cancellation = default
+    )
+    {
+        using var file = new AnswerFile(snapshot, ask, parts, cancellation);
+        return file.Answer();
+    }
+
+    private ReadOnlyMemory<byte> Answer()
     {
         json.WriteStartObject();
         if (Compile() is { } problem)
@@ -49,6 +67,7 @@ internal sealed class Solver : IDisposable
         return output.WrittenMemory;
     }
 
+    /// <inheritdoc />
     public void Dispose() => json.Dispose();
 
     /// <summary>Null when the time was up before anything could be asked.</summary>

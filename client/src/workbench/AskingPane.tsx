@@ -1,0 +1,55 @@
+import type { ReactNode } from 'react';
+import { useIsNarrow } from '@/lib/useIsNarrow';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+
+type Props = {
+  sketchName: string;
+  /** Whether the figures in it wait for a newer answer. */
+  isBusy: boolean;
+  /** Whether the sheet that holds it on a phone is open. */
+  isOpen: boolean;
+  onOpenChange: (open: boolean) => void;
+  /** Stands in its place, with the grid in view; null for nothing. */
+  instead: ReactNode;
+  children: ReactNode;
+};
+
+/** What I ask: beside the grid, or on a phone in a sheet over it. */
+export function AskingPane({ sketchName, isBusy, isOpen, onOpenChange, instead, children }: Props) {
+  if (!useIsNarrow())
+    return (
+      <aside
+        aria-label="What I ask"
+        aria-busy={isBusy}
+        className="w-[316px] shrink-0 overflow-y-auto border-r border-rule bg-sheet px-3.5 py-3 print:hidden"
+      >
+        {instead ?? children}
+      </aside>
+    );
+  if (instead)
+    return (
+      <aside
+        aria-label="What I ask"
+        className="max-h-[45dvh] shrink-0 overflow-y-auto border-b border-rule bg-sheet px-3 py-3 print:hidden"
+      >
+        {instead}
+      </aside>
+    );
+  return (
+    <>
+      <aside
+        aria-label="What I ask"
+        className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2 print:hidden"
+      >
+        <span className="truncate font-heavy">{sketchName}</span>
+        <Button className="shrink-0" onClick={() => onOpenChange(true)}>
+          Courses and rules
+        </Button>
+      </aside>
+      <Dialog sheet open={isOpen} onOpenChange={onOpenChange} title="Courses and rules">
+        {children}
+      </Dialog>
+    </>
+  );
+}

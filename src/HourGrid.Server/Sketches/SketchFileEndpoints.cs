@@ -1,0 +1,63 @@
+using System.Text.Json;
+using HourGrid.Formats.Asking;
+using HourGrid.Formats.Sketches;
+using HourGrid.Server.Answers;
+using HourGrid.Server.Hosting;
+using HourGrid.Server.Students;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace HourGrid.Server.Sketches;
+
+/// <summary>A sketch, what it asks, and the answer to it, as files; and a sketch out of its file.</summary>
+internal static class SketchFileEndpoints
+{
+    private const string Json = "application/json";
+
+    public static void MapSketchFiles(this IEndpointRouteBuilder sketches, IEndpointRouteBuilder ofTerm)
+    {
+        ofTerm
+            .MapPost("/file", OpenAsync)
+            .WithName("OpenSketchFile")
+            .ReadsBody(typeof(SketchDocument))
+            .ProducesProblems();
+        Map("file", "SketchFile", (content, _, _) => SketchJson.Write(content));
+        Map("ask", "SketchAsk", (content, _, _) => AskJson.Write(content.Ask));
+        Map("answer", "SketchAnswer", (content, room, cancellation) => room.File(content.Ask, cancellation));
+
+        void Map(string file, string name, Func<SketchContent, AnswerRoom, CancellationToken, byte[]> write) =>
+            sketches
+                .MapGet(
+                    $"/{{id:guid}}/{file}",
+                    (Guid id, SketchDesk desk, AnswerRoom room, CancellationToken cancellation) =>
+                        GiveAsync(
+                            id,
+                            desk,
+                            content => write(content, room, cancellation),
+                            $"{file}.json",
+                            cancellation
+                        )
+                )
+                .WithName(name)
+                .Produces<string>(StatusCodes.Status200OK, Json)
+                .ProducesProblems();
+    }
+
+    private static Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenAsync(
+        string term,
+        JsonElement body,
+        SketchDesk desk,
+        AnswerRoom room,
+        CancellationToken cancellation
+    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body).Value, desk, room, cancellation);
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> GiveAsync(
+        Guid id,
+        SketchDesk desk,
+        Func<SketchContent, byte[]> write,
+        string name,
+        CancellationToken cancellation
+    ) =>
+        await desk.ContentAsync(id, cancellation) is { } content
+            ? TypedResults.File(write(content), Json, name)
+            : SketchEndpoints.NoSuchSketch();
+}
