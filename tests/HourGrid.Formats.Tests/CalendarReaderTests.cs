@@ -153,6 +153,39 @@ public sealed class CalendarReaderTests
         Assert.Equal("calendar", problem.Problems[0].Path);
     }
 
+    /// <summary>As many events as are taken, each of which repeats all too often or never comes true: the work on a file ends.</summary>
+    [Theory]
+    [InlineData("FREQ=DAILY")]
+    [InlineData("FREQ=WEEKLY;BYDAY=MO;BYSETPOS=5")]
+    [InlineData("FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31")]
+    public void A_file_that_takes_too_long_in_all_is_passed_over_from_there(string rule)
+    {
+        var findings = Read([
+            .. Enumerable
+                .Range(0, CalendarReader.MostEvents)
+                .Select(i => $"UID:{i}\r\nDTSTART:19700101T080000\r\nDTEND:19700101T090000\r\nRRULE:{rule}"),
+        ]);
+        Assert.Equal(CalendarReader.MostEvents, findings.Found.Count + findings.PassedOver.Count);
+        Assert.All(
+            findings.PassedOver,
+            one =>
+                Assert.Contains(
+                    one.Why,
+                    new[] { "The calendar takes too long to work out.", "Its rule does not come true." }
+                )
+        );
+    }
+
+    [Fact]
+    public void An_event_of_every_day_since_long_before_the_term_is_found()
+    {
+        var found = Read("UID:1\r\nDTSTART:19700101T080000\r\nDTEND:19700101T090000\r\nRRULE:FREQ=DAILY").Found;
+        Assert.Equal(
+            "Mon Tue Wed Thu Fri 08:00-09:00 weeks 1..17=17; Sat Sun 08:00-09:00 weeks 1..16=16",
+            Say(found[0])
+        );
+    }
+
     /// <summary>A good file cut off, with a line lost or a byte changed, anywhere: an answer or a refusal, never more.</summary>
     [Fact]
     public void A_damaged_file_never_breaks_the_reader()

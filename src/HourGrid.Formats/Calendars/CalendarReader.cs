@@ -1,9 +1,11 @@
+using System.Diagnostics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Json;
 using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
+using Ical.Net.Evaluation;
 using NodaTime;
 using Calendar = Ical.Net.Calendar;
 using Period = Ical.Net.DataTypes.Period;
@@ -19,8 +21,14 @@ public static class CalendarReader
     /// <summary>The most events that are looked at.</summary>
     public const int MostEvents = 1_000;
 
-    /// <summary>The most times one event may take place before and in the term.</summary>
-    private const int MostOccurrences = 20_000;
+    /// <summary>The most times one event may take place before and in the term: every day of a hundred years.</summary>
+    private const int MostOccurrences = 36_600;
+
+    /// <summary>How long all events of a file may take to be worked out; a calendar of ten full years takes a tenth.</summary>
+    private static readonly TimeSpan LongestReading = TimeSpan.FromSeconds(2);
+
+    /// <summary>Rules may be written that never come true; after so many days, weeks, months or years they are given up.</summary>
+    private static readonly EvaluationOptions Bounded = new() { MaxUnmatchedIncrementsLimit = 1_000 };
 
     private const int LongestLabel = 80;
     private const int EarliestYear = 1970;
@@ -36,6 +44,7 @@ public static class CalendarReader
         var events = Load(text);
         var found = new List<CalendarHours>();
         var passedOver = new List<PassedOver>();
+        var started = Stopwatch.GetTimestamp();
         foreach (var one in events)
         {
             var label = LabelOf(one);
@@ -43,8 +52,18 @@ public static class CalendarReader
             {
                 if (Refusal(one) is { } why)
                     passedOver.Add(new(label, why));
+                else if (Stopwatch.GetElapsedTime(started) > LongestReading)
+                    passedOver.Add(new(label, "The calendar takes too long to work out."));
                 else if (HoursOf(one, term, zone) is { } hours)
                     found.Add(hours);
+            }
+            catch (PassedOverException passed)
+            {
+                passedOver.Add(new(label, passed.Message));
+            }
+            catch (EvaluationLimitExceededException)
+            {
+                passedOver.Add(new(label, "Its rule does not come true."));
             }
             // The library meets values that no calendar should have with exceptions of many kinds.
             catch (Exception problem) when (problem is not OutOfMemoryException)
@@ -104,13 +123,15 @@ public static class CalendarReader
     {
         var stretches = new List<(DateOnly Date, MinuteInterval Time)>();
         var last = term.End.AddDays(1).ToDateTime(TimeOnly.MinValue);
-        foreach (var occurrence in one.GetOccurrences().Take(MostOccurrences))
+        foreach (var (times, occurrence) in one.GetOccurrences(null, Bounded).Index())
         {
             var (start, end) = Local(one, occurrence.Period, zone);
             if (start >= last)
                 break;
+            if (times >= MostOccurrences)
+                throw new PassedOverException("It takes place too often before the term.");
             if (!one.IsAllDay && end - start > TimeSpan.FromDays(1))
-                throw new InvalidOperationException("Longer than a day.");
+                throw new PassedOverException("It is longer than a day.");
             stretches.AddRange(
                 DaysOf(start, end).Where(part => term.FirstMonday <= part.Date && part.Date <= term.End)
             );
@@ -180,6 +201,9 @@ public static class CalendarReader
         var label = string.Join(' ', (one.Summary ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
         return label.Length <= LongestLabel ? label : label[..LongestLabel];
     }
+
+    /// <summary>Why an event is passed over, found while it is worked out.</summary>
+    private sealed class PassedOverException(string why) : Exception(why);
 
     private static FormatProblemsException Refused(string found, string expected) =>
         new([new("calendar", found, expected)]);
