@@ -168,6 +168,42 @@ test('Line-up', async ({ page }) => {
   await page.screenshot({ path: `${folder}/line-up-phone.png` });
 });
 
+test('Hours of a calendar', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'GLZ 155', 'ACO 220', 'LOG 118');
+  const event = (uid: number, name: string, from: string, to: string, rule: string) =>
+    `BEGIN:VEVENT\r\nUID:${uid}\r\nSUMMARY:${name}\r\nDTSTART:${from}\r\nDTEND:${to}\r\n${rule}END:VEVENT\r\n`;
+  const text = [
+    'BEGIN:VCALENDAR\r\nVERSION:2.0\r\n',
+    event(
+      1,
+      'Boatyard shift',
+      '20270112T080000',
+      '20270112T110000',
+      'RRULE:FREQ=WEEKLY;BYDAY=TU,FR;COUNT=24\r\n',
+    ),
+    event(2, 'Choir', '20270113T180000', '20270113T200000', 'RRULE:FREQ=WEEKLY;COUNT=15\r\n'),
+    event(3, 'Dentist', '20270114T090000', '20270114T100000', ''),
+    'END:VCALENDAR\r\n',
+  ].join('');
+  await page
+    .getByLabel('A calendar file')
+    .setInputFiles({ name: 'roster.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await expect(page.getByText(/^leaves /)).toBeVisible();
+  await desk.answered();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/workbench-calendar.png` });
+});
+
+test('Picture', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 330', 'GLZ 233', 'GLZ 234', 'ACO 220');
+  await page.getByRole('button', { name: 'Print or export this timetable' }).click();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Picture (.png)' }).click();
+  await (await coming).saveAs(`${folder}/picture.png`);
+});
+
 test('Choice', async ({ page }) => {
   await lineUp(page);
   await page.getByRole('link', { name: /^Line-up/ }).click();
