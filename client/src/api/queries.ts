@@ -1,4 +1,5 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { afterPaint } from '@/lib/afterPaint';
 import { type Answer, type Ask, call, http, type PutBy } from './client';
 
 /** An ask as a cache key: asks are equal when their JSON is. */
@@ -190,6 +191,7 @@ export const shapesQuery = (ask: Ask, page: number) =>
   queryOptions({
     queryKey: ['week-shapes', keyOf(ask), page],
     queryFn: async ({ signal }) => {
+      await afterPaint();
       const body = { ask, first: page * pageSize, count: pageSize };
       const { timetables } = await call(http.POST('/api/answers/week-shapes', { body, signal }));
       return timetables;
@@ -221,10 +223,10 @@ export const lookAlikesQuery = (ask: Ask, sections: readonly string[]) =>
 export const costsQuery = (ask: Ask) =>
   queryOptions({
     queryKey: ['costs', keyOf(ask)],
-    queryFn: async ({ signal }) => ({
-      key: keyOf(ask),
-      ...(await call(http.POST('/api/answers/costs', { body: { ask }, signal }))),
-    }),
+    queryFn: async ({ signal }) => {
+      await afterPaint();
+      return { key: keyOf(ask), ...(await call(http.POST('/api/answers/costs', { body: { ask }, signal }))) };
+    },
     placeholderData: keepPreviousData,
     ...answerOptions,
   });
@@ -233,7 +235,10 @@ export const costsQuery = (ask: Ask) =>
 export const standingsQuery = (ask: Ask) =>
   queryOptions({
     queryKey: ['standings', keyOf(ask)],
-    queryFn: ({ signal }) => call(http.POST('/api/answers/standings', { body: { ask }, signal })),
+    queryFn: async ({ signal }) => {
+      await afterPaint();
+      return call(http.POST('/api/answers/standings', { body: { ask }, signal }));
+    },
     placeholderData: keepPreviousData,
     ...answerOptions,
   });
@@ -242,7 +247,10 @@ export const standingsQuery = (ask: Ask) =>
 export const whyQuery = (ask: Ask) =>
   queryOptions({
     queryKey: ['why', keyOf(ask)],
-    queryFn: ({ signal }) => call(http.POST('/api/answers/why-none', { body: { ask }, signal })),
+    queryFn: async ({ signal }) => {
+      await afterPaint();
+      return call(http.POST('/api/answers/why-none', { body: { ask }, signal }));
+    },
     placeholderData: keepPreviousData,
     ...answerOptions,
   });
