@@ -34,6 +34,9 @@ export type Walk = {
   show: (place: number, alike: number) => void;
 };
 
+/** How long an ask rests until what may be wanted next is fetched. */
+const restMs = 150;
+
 /** Answers an ask live, and walks its week shapes from the best on. Each ask keeps the place where one stood in it. */
 export function useWalk(sketchId: string, ask: Ask): Walk {
   const client = useQueryClient();
@@ -93,12 +96,15 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     remember(name, { key: settledKey, place, sections: inView.sections } satisfies Place);
   }, [inView, name, place, settledKey]);
 
-  // The pages around are fetched ahead, so that walking never waits.
+  // The pages around are fetched ahead, so that walking never waits; not for an ask that the next move makes old.
   useEffect(() => {
     if (isNone) return;
     const last = Math.floor((listed - 1) / pageSize);
-    for (const ahead of [page + 1, page - 1])
-      if (ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
+    const later = setTimeout(() => {
+      for (const ahead of [page + 1, page - 1])
+        if (ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
+    }, restMs);
+    return () => clearTimeout(later);
   }, [client, shown, isNone, page, listed]);
 
   const go = (target: number) => {

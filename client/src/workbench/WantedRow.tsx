@@ -1,37 +1,45 @@
-import { ChevronDown, EyeOff } from 'lucide-react';
-import { type DragEvent, type KeyboardEvent, type ReactNode, useState } from 'react';
+import { EyeOff } from 'lucide-react';
+import { type DragEvent, type KeyboardEvent, memo, useState } from 'react';
 import type { Ask, Course, WantedCourse } from '@/api/client';
 import { type Colour, colourOf, markOf } from '@/grid/classes';
 import { sayCount } from '@/lib/count';
 import { sayCredits } from '@/sketch/credits';
 import {
-  addCourse,
   chooseBetween,
   eitherOrOf,
-  isRole,
   leaveEitherOr,
   moveCourse,
   removeCourse,
   type Role,
-  roles,
-  sayRole,
   setRole,
+  setTake,
 } from '@/sketch/edits';
-import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
+import { sayLimits } from '@/sketch/limits';
+import { useCampusNames } from '@/sketch/useCampusNames';
+import { CourseSections } from './CourseSections';
+import { Take } from './Take';
+import type { Details } from './useDetails';
+import { WantedMenu } from './WantedMenu';
 
 type Props = {
   wanted: WantedCourse;
   course: Course | undefined;
   ask: Ask;
   colour: Colour;
-  /** How many sections are in play, and other short lines. */
-  facts: readonly { text: string; isBad: boolean }[];
+  /** How many sections it has, and how many are in play; null until it is known. */
+  offered: number | null;
+  inPlay: number | null;
+  /** In how many timetables it is, where it may be left out, and of how many; null where that is not told. */
+  held: string | null;
+  timetables: string;
   isWithout: boolean;
   isOpen: boolean;
-  onOpen: () => void;
-  onWithout: (isWithout: boolean) => void;
+  /** What the sections of the open course show; null for one that is not open. */
+  details: Details | null;
+  onOpen: (course: string | null) => void;
+  onWithout: (course: string | null) => void;
+  onPointSection: (number: string | null) => void;
   change: (edit: (ask: Ask) => Ask) => void;
-  children: ReactNode;
 };
 
 type Drop = 'before' | 'on' | 'after';
@@ -39,14 +47,14 @@ type Drop = 'before' | 'on' | 'after';
 const dragType = 'application/x-hour-grid-course';
 const roleKeys: Record<string, Role> = { '1': 'must', '2': 'ifItFits', '3': 'setAside' };
 
-/** One wanted course: its role, where it stands, and its sections when it is open. */
-export function WantedRow(props: Props) {
-  const { wanted, course, ask, colour, facts, isWithout, isOpen, onOpen, onWithout, change, children } = props;
+/** One wanted course: its role, where it stands, and its sections when it is open. Drawn anew when its own figures change. */
+export const WantedRow = memo(function WantedRow(props: Props) {
+  const { wanted, course, ask, colour, isWithout, isOpen, details, onOpen, onWithout, onPointSection, change } = props;
   const [drop, setDrop] = useState<Drop | null>(null);
   const id = wanted.course;
   const choice = eitherOrOf(ask, id);
   const isAside = (wanted.role === 'setAside' && !choice) || isWithout;
-  const others = ask.wanted.filter((other) => other.course !== id && !choice?.courses.includes(other.course));
+  const campusName = useCampusNames();
 
   const keyDown = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey) return;
@@ -56,7 +64,7 @@ export function WantedRow(props: Props) {
     else if (event.altKey) return;
     else if (role) change((now) => setRole(leaveEitherOr(now, id), id, role));
     else if (event.key === 'Delete') change((now) => removeCourse(now, id));
-    else if (event.key === 'w') onWithout(true);
+    else if (event.key === 'w') onWithout(id);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -121,10 +129,10 @@ export function WantedRow(props: Props) {
               type="button"
               aria-expanded={isOpen}
               aria-keyshortcuts="1 2 3 Delete Alt+ArrowUp Alt+ArrowDown W"
-              onClick={onOpen}
+              onClick={() => onOpen(isOpen ? null : id)}
               onKeyDown={keyDown}
-              onKeyUp={(event) => event.key === 'w' && onWithout(false)}
-              onBlur={() => isWithout && onWithout(false)}
+              onKeyUp={(event) => event.key === 'w' && onWithout(null)}
+              onBlur={() => isWithout && onWithout(null)}
               className={`min-w-0 flex-1 text-left leading-snug hover:text-plum ${isAside ? 'text-mute' : ''}`}
             >
               <span className="font-heavy">{id}</span> {course?.title}
@@ -134,63 +142,60 @@ export function WantedRow(props: Props) {
               aria-label={`Without ${id} for a moment`}
               title="Without this course for a moment"
               aria-pressed={isWithout}
-              onClick={() => onWithout(!isWithout)}
+              onClick={() => onWithout(isWithout ? null : id)}
               className="shrink-0 rounded-[3px] p-0.5 text-mute hover:text-ink aria-pressed:bg-ink aria-pressed:text-sheet"
             >
               <EyeOff size={13} aria-hidden="true" />
             </button>
-            <Menu
-              trigger={
-                <button
-                  type="button"
-                  aria-label={`${id}: ${choice ? 'one of several' : sayRole(wanted.role)}. Change`}
-                  className="flex shrink-0 items-center gap-0.5 border-b border-dotted border-mute text-12 font-strong whitespace-nowrap"
-                >
-                  {choice ? 'Either–or' : sayRole(wanted.role)}
-                  <ChevronDown size={12} aria-hidden="true" />
-                </button>
-              }
-            >
-              <MenuChoice
-                value={choice ? '' : wanted.role}
-                choices={roles}
-                onChoose={(role) => {
-                  if (isRole(role)) change((now) => setRole(leaveEitherOr(now, id), id, role));
-                }}
-              />
-              {others.length > 0 && <MenuLine />}
-              {others.map((other) => (
-                <MenuItem
-                  key={other.course}
-                  onSelect={() => change((now) => chooseBetween(addCourse(now, id, 'must'), id, other.course))}
-                >
-                  Either this or {other.course}
-                </MenuItem>
-              ))}
-              <MenuLine />
-              <MenuItem onSelect={() => change((now) => moveCourse(now, id, -1))}>Move up</MenuItem>
-              <MenuItem onSelect={() => change((now) => moveCourse(now, id, 1))}>Move down</MenuItem>
-              <MenuItem onSelect={() => change((now) => removeCourse(now, id))}>Remove from sketch</MenuItem>
-            </Menu>
+            <WantedMenu wanted={wanted} ask={ask} change={change} />
           </div>
           <div className="flex justify-between gap-2 text-12 text-mute">
             <span>
-              {facts.map((fact) => (
-                <span key={fact.text} className={`mr-1.5 ${fact.isBad ? 'font-strong text-brick' : ''}`}>
-                  {fact.text}
-                </span>
-              ))}
+              <WantedFacts {...props} isAside={isAside} />
             </span>
             <span className="shrink-0">{course && sayCredits(course.minCredits, course.maxCredits)}</span>
           </div>
-          {children}
+          {sayLimits(ask, wanted, course, campusName).map((limit) => (
+            <div key={limit} className="text-12 text-mute">
+              {limit}
+            </div>
+          ))}
+          {choice?.courses[0] === id && (
+            <Take choice={choice} onChange={(take) => change((now) => setTake(now, id, take))} />
+          )}
+          {details && course && (
+            <CourseSections
+              course={course}
+              wanted={wanted}
+              ask={ask}
+              standings={details.standings}
+              timetables={details.timetables}
+              change={change}
+              onPointSection={onPointSection}
+            />
+          )}
         </div>
       </div>
     </li>
   );
-}
+});
 
-/** "in 388 of 412 timetables", for a course that may be left out. */
-export function sayHeld(held: bigint, timetables: string): string {
-  return `in ${sayCount(held)} of ${sayCount(timetables)}`;
+type FactsProps = Pick<Props, 'offered' | 'inPlay' | 'held' | 'timetables'> & { isAside: boolean };
+
+function WantedFacts({ offered, inPlay, held, timetables, isAside }: FactsProps) {
+  if (offered === null || inPlay === null) return null;
+  if (isAside) return <span className="mr-1.5">{offered} sections, not taken</span>;
+  const bad = 'font-strong text-brick';
+  return (
+    <>
+      {held !== null && (
+        <span className={`mr-1.5 ${held === '0' ? bad : ''}`}>
+          in {sayCount(held)} of {sayCount(timetables)}
+        </span>
+      )}
+      <span className={`mr-1.5 ${inPlay === 0 ? bad : ''}`}>
+        {inPlay} of {offered} sections in play
+      </span>
+    </>
+  );
 }

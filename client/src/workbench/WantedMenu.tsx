@@ -1,0 +1,59 @@
+import { ChevronDown } from 'lucide-react';
+import type { Ask, WantedCourse } from '@/api/client';
+import {
+  addCourse,
+  chooseBetween,
+  eitherOrOf,
+  isRole,
+  leaveEitherOr,
+  moveCourse,
+  removeCourse,
+  roles,
+  sayRole,
+  setRole,
+} from '@/sketch/edits';
+import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
+
+type Props = { wanted: WantedCourse; ask: Ask; change: (edit: (ask: Ask) => Ask) => void };
+
+/** The role of a wanted course, and what else can be done with it. */
+export function WantedMenu({ wanted, ask, change }: Props) {
+  const id = wanted.course;
+  const choice = eitherOrOf(ask, id);
+  const others = ask.wanted.filter((other) => other.course !== id && !choice?.courses.includes(other.course));
+  return (
+    <Menu
+      trigger={
+        <button
+          type="button"
+          aria-label={`${id}: ${choice ? 'one of several' : sayRole(wanted.role)}. Change`}
+          className="flex shrink-0 items-center gap-0.5 border-b border-dotted border-mute text-12 font-strong whitespace-nowrap"
+        >
+          {choice ? 'Either–or' : sayRole(wanted.role)}
+          <ChevronDown size={12} aria-hidden="true" />
+        </button>
+      }
+    >
+      <MenuChoice
+        value={choice ? '' : wanted.role}
+        choices={roles}
+        onChoose={(role) => {
+          if (isRole(role)) change((now) => setRole(leaveEitherOr(now, id), id, role));
+        }}
+      />
+      {others.length > 0 && <MenuLine />}
+      {others.map((other) => (
+        <MenuItem
+          key={other.course}
+          onSelect={() => change((now) => chooseBetween(addCourse(now, id, 'must'), id, other.course))}
+        >
+          Either this or {other.course}
+        </MenuItem>
+      ))}
+      <MenuLine />
+      <MenuItem onSelect={() => change((now) => moveCourse(now, id, -1))}>Move up</MenuItem>
+      <MenuItem onSelect={() => change((now) => moveCourse(now, id, 1))}>Move down</MenuItem>
+      <MenuItem onSelect={() => change((now) => removeCourse(now, id))}>Remove from sketch</MenuItem>
+    </Menu>
+  );
+}
