@@ -42,11 +42,23 @@ public static class Counts
         return new(count.Total with { WeekShapes = shapes }, count.IsExact && !limit.IsOver(), null);
     }
 
-    internal static TimetableCount Count(Problem problem, IReadOnlyList<Root> roots, WorkLimit limit)
+    /// <param name="problem">What is asked.</param>
+    /// <param name="roots">Where to start.</param>
+    /// <param name="limit">How long it may take.</param>
+    /// <param name="levelsBelow">
+    /// How many levels are left to the search below the layers. To count three as sets takes less than to find out
+    /// which states of the second-last are the same.
+    /// </param>
+    internal static TimetableCount Count(
+        Problem problem,
+        IReadOnlyList<Root> roots,
+        WorkLimit limit,
+        int levelsBelow = 3
+    )
     {
         try
         {
-            return TimetableCount.Of(problem, roots, limit);
+            return TimetableCount.Of(problem, roots, levelsBelow, limit);
         }
         catch (OverflowException)
         {

@@ -28,7 +28,13 @@ internal sealed unsafe class Feasibility : IDisposable
         [
             .. Enumerable
                 .Range(0, levels)
-                .Select(level => new StateLayer(level, first[level], problem.Layout.WordCount, MostWords)),
+                .Select(level => new StateLayer(
+                    level,
+                    first[level],
+                    problem.Layout.WordCount,
+                    MostWords,
+                    expected: 0
+                )),
         ];
     }
 

@@ -32,7 +32,8 @@ public static class Standings
     {
         var limit = new WorkLimit(budget, cancellation);
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
-        using var count = Counts.Count(problem, [root], limit);
+        // Where options stand below the layers is found two levels at a time.
+        using var count = Counts.Count(problem, [root], limit, levelsBelow: 2);
         var sections = problem
             .Ask.Wanted.SelectMany(wanted => problem.Snapshot.Find(wanted.Course)!.Sections)
             .ToDictionary(section => section.Number, _ => UInt128.Zero);

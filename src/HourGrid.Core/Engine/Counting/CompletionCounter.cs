@@ -6,7 +6,8 @@ namespace HourGrid.Core.Engine.Counting;
 
 /// <summary>Counts the ways to complete a state, depth first. For one thread at a time.</summary>
 /// <remarks>
-/// Once no rule can be broken any more, the last levels are counted as sets, by <see cref="PairCounter"/>.
+/// Once no rule can be broken any more, the last levels are counted as sets, by <see cref="TripleCounter"/> and
+/// <see cref="PairCounter"/>.
 /// </remarks>
 internal sealed unsafe class CompletionCounter
 {
@@ -19,8 +20,10 @@ internal sealed unsafe class CompletionCounter
     private readonly int levels;
     private readonly uint[][] ways;
     private readonly PairCounter pairs;
-    private readonly RuledPairCounter ruled;
+    private readonly RuledPairCounter? ruled;
+    private readonly TripleCounter? triples;
     private readonly int workOfPair;
+    private readonly int workOfTriple;
     private int work;
 
     public CompletionCounter(Choosing choosing, WorkLimit limit)
@@ -32,8 +35,10 @@ internal sealed unsafe class CompletionCounter
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (uint)option.Ways).ToArray())];
         pairs = new PairCounter(choosing);
-        ruled = new RuledPairCounter(choosing, pairs);
+        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs) : null;
+        triples = levels < 3 ? null : new TripleCounter(choosing, pairs);
         workOfPair = levels < 2 ? 1 : ways[^2].Length * (first[^1] - first[^2]);
+        workOfTriple = levels < 3 ? 1 : Math.Min(WorkBetweenLooks, ways[^3].Length * workOfPair / 4);
     }
 
     /// <summary>Whether the limit stopped the counting, so that what it gave since is less than there is.</summary>
@@ -70,6 +75,11 @@ internal sealed unsafe class CompletionCounter
             return Last(state, isFree);
         if (level == levels - 2)
             return LastTwo(state, isFree);
+        if (isFree && level == levels - 3)
+        {
+            Look(workOfTriple);
+            return triples!.Count(state);
+        }
         ulong timetables = 0;
         ulong shapes = 0;
         var next = choosing.Scratch(level + 1);
@@ -90,16 +100,16 @@ internal sealed unsafe class CompletionCounter
 
     private Pair LastTwo(ulong* state, bool isFree)
     {
-        Look();
-        return isFree ? pairs.Count(state + first[levels - 2], state + first[levels - 1]) : ruled.Count(state);
+        Look(workOfPair);
+        return isFree ? pairs.Count(state + first[levels - 2], state + first[levels - 1]) : ruled!.Count(state);
     }
 
     private Pair Last(ulong* state, bool isFree) =>
-        isFree ? pairs.CountLast(state + first[levels - 1]) : ruled.CountLastAlone(state);
+        isFree ? pairs.CountLast(state + first[levels - 1]) : ruled!.CountLastAlone(state);
 
-    private void Look()
+    private void Look(int done)
     {
-        work += workOfPair;
+        work += done;
         if (work <= WorkBetweenLooks)
             return;
         work = 0;

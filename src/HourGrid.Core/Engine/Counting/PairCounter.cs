@@ -45,7 +45,8 @@ internal sealed unsafe class PairCounter
     /// <param name="ones">What is left of the second-last level.</param>
     /// <param name="others">What is left of the last level.</param>
     public Pair Count(ulong* ones, ulong* others) =>
-        !planes.AllOnce && lastWords * planes.PerWord <= MostOnStack ? CountWeighed(ones, others)
+        lastWords == 2 && planes.PerWord <= 2 ? CountTwoWords(ones, others)
+        : !planes.AllOnce && lastWords * planes.PerWord <= MostOnStack ? CountWeighed(ones, others)
         : !planes.AllOnce ? CountWidely(ones, others)
         : words == 1 && lastWords == 1 ? CountWord(ones[0], others[0])
         : CountOnce(ones, others);
@@ -76,6 +77,34 @@ internal sealed unsafe class PairCounter
             var count = (ulong)BitOperations.PopCount(row[option * stride] & others);
             shapes += count;
             timetables += count * Unsafe.Add(ref way, option);
+        }
+        return new(timetables, shapes);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountTwoWords(ulong* ones, ulong* others)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var (left0, left1) = (others[0], others[1]);
+        var (plane00, plane10) = (planes.Plane(0, 0), planes.Plane(1, 0));
+        var (plane01, plane11) = planes.AllOnce ? (0, 0) : (planes.Plane(0, 1), planes.Plane(1, 1));
+        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        for (var word = 0; word < words; word++)
+        {
+            var row = choosing.Row(level, word * 64);
+            for (var bits = ones[word]; bits != 0; bits &= bits - 1)
+            {
+                var option = BitOperations.TrailingZeroCount(bits);
+                var its = row + option * stride;
+                var (both0, both1) = (its[0] & left0, its[1] & left1);
+                shapes += (ulong)(BitOperations.PopCount(both0) + BitOperations.PopCount(both1));
+                var weight =
+                    BitOperations.PopCount(both0 & plane00)
+                    + BitOperations.PopCount(both1 & plane10)
+                    + 2 * (BitOperations.PopCount(both0 & plane01) + BitOperations.PopCount(both1 & plane11));
+                timetables += (ulong)weight * Unsafe.Add(ref way, word * 64 + option);
+            }
         }
         return new(timetables, shapes);
     }

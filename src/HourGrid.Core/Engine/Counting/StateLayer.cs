@@ -1,4 +1,5 @@
 using System.Buffers;
+using System.Numerics;
 using System.Runtime.CompilerServices;
 
 namespace HourGrid.Core.Engine.Counting;
@@ -13,6 +14,7 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class StateLayer
 {
+    private const int SmallestRoom = 64;
     private const int LargeRoom = 1 << 14;
 
     private readonly int from;
@@ -30,13 +32,14 @@ internal sealed unsafe class StateLayer
     /// <param name="from">The first word of a state that counts.</param>
     /// <param name="words">Words of a whole state.</param>
     /// <param name="mostWords">Memory for states, in words.</param>
-    public StateLayer(int level, int from, int words, int mostWords)
+    /// <param name="expected">How many states there may be, about; room for more is made when it is needed.</param>
+    public StateLayer(int level, int from, int words, int mostWords, int expected)
     {
         Level = level;
         this.from = from;
         width = Math.Max(1, words - from);
         mostStates = Math.Max(1, mostWords / width);
-        room = 64;
+        room = Math.Max(SmallestRoom, (int)BitOperations.RoundUpToPowerOf2((uint)Math.Min(expected, mostStates)));
         slots = PinnedWords.Rent(room * 2);
         Array.Clear(slots);
         slotMask = (uint)slots.Length - 1;

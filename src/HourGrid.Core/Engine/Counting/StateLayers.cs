@@ -25,11 +25,12 @@ internal sealed unsafe class StateLayers
 
     /// <param name="choosing">The problem, for one thread.</param>
     /// <param name="roots">Where to start, none of them dead; their counts share whatever they have in common.</param>
+    /// <param name="levelsBelow">How many levels at least are left to the search below the frontier.</param>
     /// <param name="limit">Past it, no further layer is begun.</param>
-    public StateLayers(Choosing choosing, IReadOnlyList<Root> roots, WorkLimit limit)
+    public StateLayers(Choosing choosing, IReadOnlyList<Root> roots, int levelsBelow, WorkLimit limit)
     {
         Choosing = choosing;
-        var first = NewLayer(0);
+        var first = NewLayer(0, roots.Count);
         foreach (var root in roots)
         {
             root.State.AsSpan().CopyTo(new Span<ulong>(first.Room, root.State.Length));
@@ -38,9 +39,9 @@ internal sealed unsafe class StateLayers
         }
         layers.Add(first);
         while (
-            Frontier.Level < choosing.Problem.Levels.Count - 2
-            && ChoicesAhead(Frontier) <= MostChoices
-            && Next(Frontier, limit) is { } next
+            Frontier.Level < choosing.Problem.Levels.Count - levelsBelow
+            && ChoicesAhead(Frontier) is var ahead and <= MostChoices
+            && Next(Frontier, (int)ahead, limit) is { } next
         )
             layers.Add(next);
     }
@@ -106,10 +107,10 @@ internal sealed unsafe class StateLayers
         Choosing.Dispose();
     }
 
-    private StateLayer NewLayer(int level)
+    private StateLayer NewLayer(int level, int expected)
     {
         var layout = Choosing.Problem.Layout;
-        return new(level, layout.First[level], layout.WordCount, MostWords);
+        return new(level, layout.First[level], layout.WordCount, MostWords, expected);
     }
 
     /// <summary>Options open to all states of a layer together; so many choices at most lead out of it.</summary>
@@ -125,11 +126,12 @@ internal sealed unsafe class StateLayers
 
     /// <summary>The layer after one, or null when it would be too large or time is up.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private StateLayer? Next(StateLayer layer, WorkLimit limit)
+    private StateLayer? Next(StateLayer layer, int ahead, WorkLimit limit)
     {
         var choosing = Choosing;
         var level = layer.Level;
-        var next = NewLayer(level + 1);
+        // Most layers have half as many states as choices lead to them, or fewer.
+        var next = NewLayer(level + 1, ahead / 2);
         var choices = layer.Choices;
         var first = choosing.Problem.Layout.First;
         var (from, to) = (first[level], first[level + 1]);

@@ -35,12 +35,20 @@ internal sealed unsafe class TimetableCount : IDisposable
     public bool IsExact { get; private set; } = true;
 
     /// <summary>Counts, as far as the limit allows.</summary>
-    public static TimetableCount Of(Problem problem, IReadOnlyList<Root> roots, WorkLimit limit)
+    /// <param name="problem">The problem.</param>
+    /// <param name="roots">Where to start.</param>
+    /// <param name="levelsBelow">How many levels are left to the search below the layers.</param>
+    /// <param name="limit">How long it may take.</param>
+    public static TimetableCount Of(Problem problem, IReadOnlyList<Root> roots, int levelsBelow, WorkLimit limit)
     {
         Root[] alive = [.. roots.Where(root => !root.IsDead)];
         if (alive.Length == 0)
             return new(problem, roots, null);
-        var count = new TimetableCount(problem, roots, new StateLayers(new Choosing(problem), alive, limit));
+        var count = new TimetableCount(
+            problem,
+            roots,
+            new StateLayers(new Choosing(problem), alive, levelsBelow, limit)
+        );
         count.CountFrontier(limit);
         return count;
     }

@@ -1,0 +1,113 @@
+using System.Numerics;
+using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
+
+namespace HourGrid.Core.Engine.Counting;
+
+/// <summary>Counts the triples of options of the last three levels that may stand together, where no rule is left to break.</summary>
+/// <remarks>
+/// For each option left of the third-last level, what its row leaves of the last two is counted as pairs. Where each
+/// of the three levels is one word, all of it stays in registers, without a call or a state written.
+/// </remarks>
+internal sealed unsafe class TripleCounter
+{
+    private readonly Choosing choosing;
+    private readonly PairCounter pairs;
+    private readonly BitPlanes planes;
+    private readonly uint[] ways;
+    private readonly uint[] pairWays;
+    private readonly int level;
+    private readonly int[] first;
+    private readonly bool isNarrow;
+
+    /// <param name="choosing">A problem of three levels at least.</param>
+    /// <param name="pairs">Counts its pairs.</param>
+    public TripleCounter(Choosing choosing, PairCounter pairs)
+    {
+        this.choosing = choosing;
+        this.pairs = pairs;
+        var levels = choosing.Problem.Levels;
+        level = levels.Count - 3;
+        first = choosing.Problem.Layout.First;
+        ways = [.. levels[^3].Options.Select(option => (uint)option.Ways)];
+        pairWays = [.. levels[^2].Options.Select(option => (uint)option.Ways)];
+        planes = new([.. levels[^1].Options.Select(option => (uint)option.Ways)]);
+        isNarrow = first[^1] - first[^4] == 3 && planes.PerWord <= 2;
+    }
+
+    /// <summary>Triples, from a state in which all but the last three levels have chosen.</summary>
+    public Pair Count(ulong* state) => isNarrow ? CountWords(state + first[level]) : CountWide(state);
+
+    /// <param name="left">What is left of each of the three, a word each.</param>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountWords(ulong* left)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var rows = choosing.Row(level, 0);
+        var stride = choosing.Problem.RowWords(level);
+        var pairRows = choosing.Row(level + 1, 0);
+        var pairStride = choosing.Problem.RowWords(level + 1);
+        // Invariant: options come from the bits of a state, so they lie within the arrays of their level.
+        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
+        ref var pairWay = ref MemoryMarshal.GetArrayDataReference(pairWays);
+        var allOnce = planes.AllOnce;
+        var plane0 = planes.Plane(0, 0);
+        var plane1 = allOnce ? 0 : planes.Plane(0, 1);
+        for (var bits = left[0]; bits != 0; bits &= bits - 1)
+        {
+            var option = BitOperations.TrailingZeroCount(bits);
+            var row = rows + option * stride;
+            var others = left[2] & row[1];
+            if (others == 0)
+                continue;
+            ulong weighed = 0;
+            ulong counted = 0;
+            if (allOnce)
+                for (var ones = left[1] & row[0]; ones != 0; ones &= ones - 1)
+                {
+                    var one = BitOperations.TrailingZeroCount(ones);
+                    var count = (ulong)BitOperations.PopCount(pairRows[one * pairStride] & others);
+                    counted += count;
+                    weighed += count * Unsafe.Add(ref pairWay, one);
+                }
+            else
+                for (var ones = left[1] & row[0]; ones != 0; ones &= ones - 1)
+                {
+                    var one = BitOperations.TrailingZeroCount(ones);
+                    var both = pairRows[one * pairStride] & others;
+                    counted += (ulong)BitOperations.PopCount(both);
+                    var count = BitOperations.PopCount(both & plane0) + 2 * BitOperations.PopCount(both & plane1);
+                    weighed += (ulong)count * Unsafe.Add(ref pairWay, one);
+                }
+            shapes += counted;
+            timetables += weighed * Unsafe.Add(ref way, option);
+        }
+        return new(timetables, shapes);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountWide(ulong* state)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var next = choosing.Scratch(level + 1);
+        for (var word = first[level]; word < first[level + 1]; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            var row = choosing.Row(level, option) - first[level + 1];
+            var any = 0UL;
+            for (var later = first[level + 1]; later < first[level + 2]; later++)
+                any |= next[later] = state[later] & row[later];
+            if (any == 0)
+                continue;
+            for (var later = first[level + 2]; later < first[level + 3]; later++)
+                next[later] = state[later] & row[later];
+            var its = pairs.Count(next + first[level + 1], next + first[level + 2]);
+            shapes += its.Shapes;
+            timetables += its.Timetables * ways[option];
+        }
+        return new(timetables, shapes);
+    }
+}
