@@ -66,10 +66,7 @@ internal sealed class WitnessRules
         )
             foreach (var day in Weekdays.All)
             {
-                var today = Enumerable
-                    .Range(0, meetings.Length)
-                    .Where(m => meetings[m].Day == day && meetings[m].Weeks.Overlaps(weeks))
-                    .ToArray();
+                var today = Among(meeting => meeting.Day == day && meeting.Weeks.Overlaps(weeks));
                 if (today.Length == 0)
                     continue;
                 if (wish.Kind == WishKind.Break)
@@ -85,17 +82,15 @@ internal sealed class WitnessRules
     private void AddMaxDays(int id, WeekSet weeks, int most)
     {
         var used = 0;
-        foreach (var meeting in meetings)
-            if (meeting.Weeks.Overlaps(weeks))
-                used |= 1 << (int)meeting.Day;
+        var among = Among(meeting => meeting.Weeks.Overlaps(weeks));
+        foreach (var m in among)
+            used |= 1 << (int)meetings[m].Day;
         if (BitOperations.PopCount((uint)used) <= most)
             return;
         var witnesses = new List<Witness>();
         for (var days = 0; days <= used; days++)
             if ((days & ~used) == 0 && BitOperations.PopCount((uint)days) == most)
-                witnesses.Add(
-                    Witness(m => meetings[m].Weeks.Overlaps(weeks) && (days >> (int)meetings[m].Day & 1) == 0)
-                );
+                witnesses.Add(Witness(among, m => (days >> (int)meetings[m].Day & 1) == 0));
         Add(id, witnesses);
     }
 
@@ -119,13 +114,14 @@ internal sealed class WitnessRules
             .Append(wanted.Window.Start)
             .Where(start => start >= wanted.Window.Start && start.Value + wanted.Minutes <= wanted.Window.End.Value)
             .Distinct();
-        var witnesses = new List<Witness> { Witness(m => Array.BinarySearch(today, m) >= 0) };
+        var witnesses = new List<Witness> { Witness(today, _ => true) };
         foreach (var start in starts)
         {
             var stretch = new MinuteInterval(start, new(start.Value + wanted.Minutes));
             witnesses.Add(
                 Witness(
-                    m => Array.BinarySearch(today, m) >= 0 && meetings[m].Time.Overlaps(stretch),
+                    today,
+                    m => meetings[m].Time.Overlaps(stretch),
                     [.. taken.Where(block => block.Time.Overlaps(stretch)).Select(block => block.block)]
                 )
             );
@@ -142,16 +138,14 @@ internal sealed class WitnessRules
         var ends = today.Select(m => meetings[m].Time.End.Value).Distinct().Order().ToArray();
         foreach (var start in today.Select(m => meetings[m].Time.Start.Value).Distinct())
         {
-            var witnesses = new List<Witness>
-            {
-                Witness(m => Array.BinarySearch(today, m) >= 0 && meetings[m].Time.Start.Value == start),
-            };
+            var witnesses = new List<Witness> { Witness(today, m => meetings[m].Time.Start.Value == start) };
             foreach (var end in ends.Where(end => end > start && end - start <= most))
                 witnesses.Add(
-                    Witness(m =>
-                        Array.BinarySearch(today, m) >= 0
-                        && meetings[m].Time.Start.Value < end + Measures.StretchPause
-                        && meetings[m].Time.End.Value > end
+                    Witness(
+                        today,
+                        m =>
+                            meetings[m].Time.Start.Value < end + Measures.StretchPause
+                            && meetings[m].Time.End.Value > end
                     )
                 );
             Add(id, witnesses);
@@ -167,9 +161,7 @@ internal sealed class WitnessRules
                 id,
                 [
                     .. campuses.Select(campus =>
-                        Witness(m =>
-                            Array.BinarySearch(today, m) >= 0 && meetings[m].Campus is { } other && other != campus
-                        )
+                        Witness(today, m => meetings[m].Campus is { } other && other != campus)
                     ),
                 ]
             );
@@ -182,13 +174,20 @@ internal sealed class WitnessRules
         if (new WitnessRule(id, witnesses).Reduced() is not { } rule)
             return;
         // Where rules can be lifted, one witness more: none can rule it out, and only the rule itself blocks it.
-        rules.Add(hasSwitches ? rule with { Witnesses = [.. rule.Witnesses, Witness(_ => false, id)] } : rule);
+        rules.Add(hasSwitches ? rule with { Witnesses = [.. rule.Witnesses, Witness([], _ => false, id)] } : rule);
     }
 
-    private Witness Witness(Predicate<int> ruledOutBy, params int[] blocked)
+    /// <summary>The numbers of the meetings of some kind, ascending.</summary>
+    private int[] Among(Func<Meeting, bool> isOne) =>
+        [.. Enumerable.Range(0, meetings.Length).Where(m => isOne(meetings[m]))];
+
+    /// <param name="among">The meetings that may rule it out.</param>
+    /// <param name="ruledOutBy">Whether one of them does.</param>
+    /// <param name="blocked">Numbers of the wishes that rule it out from the start.</param>
+    private Witness Witness(int[] among, Predicate<int> ruledOutBy, params int[] blocked)
     {
         var bits = new ulong[(meetings.Length + 63) / 64];
-        for (var m = 0; m < meetings.Length; m++)
+        foreach (var m in among)
             if (ruledOutBy(m))
                 bits[m / 64] |= 1UL << (m % 64);
         return new(bits, blocked);

@@ -158,6 +158,8 @@ internal sealed unsafe class RuledPairCounter
     /// <summary>The witnesses that nothing left of the last level rules out.</summary>
     private void FindOutlast(ulong* state)
     {
+        if (witnessWords == 0)
+            return;
         for (var word = 0; word < witnessWords; word++)
             outlast[word] = ulong.MaxValue;
         for (var word = 0; word < lastWords; word++)
@@ -172,6 +174,8 @@ internal sealed unsafe class RuledPairCounter
     /// <summary>Whether no option left of the last two levels can rule out the last witness of a rule.</summary>
     private bool WitnessesOutlastBoth(ulong* state)
     {
+        if (witnessWords == 0)
+            return true;
         outlast.CopyTo(outlastBoth, 0);
         for (var word = first; word < lastFirst; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
