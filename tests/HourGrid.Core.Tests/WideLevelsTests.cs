@@ -1,0 +1,145 @@
+using CsCheck;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+
+namespace HourGrid.Core.Tests;
+
+/// <summary>
+/// Counts of courses with more different hours than a word has bits, several sections at some of them: the ways of
+/// counting last levels as sets, each against a plain loop over all hours.
+/// </summary>
+public sealed class WideLevelsTests
+{
+    private static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
+
+    /// <summary>Hours of a course: two meetings a week, and how many sections have just these.</summary>
+    private sealed record Hours(Weekday First, Weekday Second, int Start, int Length, int Sections)
+    {
+        public bool MeetsWith(Hours other) =>
+            (First == other.First || First == other.Second || Second == other.First || Second == other.Second)
+            && Start < other.Start + other.Length
+            && other.Start < Start + Length;
+    }
+
+    private static Gen<Hours[]> Course(int fewest, int most, int mostSections) =>
+        Gen.Select(
+                Gen.Int[0, 2],
+                Gen.Int[2, 4],
+                Gen.Int[0, 120],
+                Gen.Int[0, 2].Select(i => new[] { 50, 75, 110 }[i]),
+                Gen.Int[1, mostSections],
+                (first, second, start, length, sections) =>
+                    new Hours((Weekday)first, (Weekday)second, 480 + 5 * start, length, sections)
+            )
+            .Array[fewest, most]
+            .Select(all => all.DistinctBy(hours => hours with { Sections = 0 }).ToArray());
+
+    [Theory]
+    [InlineData(3, 66, 140, 1)]
+    [InlineData(3, 66, 140, 3)]
+    [InlineData(3, 130, 200, 3)]
+    [InlineData(3, 66, 100, 5)]
+    [InlineData(3, 20, 60, 1)]
+    [InlineData(3, 20, 60, 3)]
+    [InlineData(3, 20, 60, 9)]
+    [InlineData(4, 10, 90, 3)]
+    [InlineData(4, 10, 60, 1)]
+    public void Counts_are_those_of_a_plain_loop(int courses, int fewest, int most, int mostSections) =>
+        Course(fewest, most, mostSections)
+            .Array[courses]
+            .Sample(
+                drawn =>
+                {
+                    var problem = Problem.Compile(Snapshot(drawn), Asked(courses));
+                    Assert.Equal(Plainly(drawn, 0, []), Counts.Of(problem).Total);
+                    var standings = Standings.Of(problem);
+                    foreach (var course in Enumerable.Range(0, courses))
+                        Assert.Equal(
+                            standings.Total.Timetables,
+                            standings
+                                .Sections.Where(one =>
+                                    one.Key.Value.StartsWith($"{course}-", StringComparison.Ordinal)
+                                )
+                                .Aggregate(UInt128.Zero, (sum, one) => sum + one.Value)
+                        );
+                },
+                iter: 8
+            );
+
+    private static Tally Plainly(Hours[][] courses, int course, Hours[] chosen)
+    {
+        if (course == courses.Length)
+            return new(1, 1);
+        UInt128 timetables = 0;
+        UInt128 shapes = 0;
+        foreach (var hours in courses[course])
+            if (!chosen.Any(hours.MeetsWith))
+            {
+                var below = Plainly(courses, course + 1, [.. chosen, hours]);
+                timetables += below.Timetables * (UInt128)hours.Sections;
+                shapes += below.WeekShapes;
+            }
+        return new(timetables, shapes);
+    }
+
+    private static Ask Asked(int courses) =>
+        new()
+        {
+            Term = Term.Id,
+            Wanted = [.. Enumerable.Range(0, courses).Select(i => new WantedCourse { Course = new($"C{i}") })],
+        };
+
+    private static CatalogueSnapshot Snapshot(Hours[][] courses) =>
+        new(
+            Term,
+            [],
+            new([]),
+            [
+                .. courses.Select(
+                    (all, course) =>
+                        new Course
+                        {
+                            Id = new($"C{course}"),
+                            Subject = "C",
+                            Number = $"{course}",
+                            Title = "",
+                            Credits = CreditRange.Of(Credits.Of(3)),
+                            Sections =
+                            [
+                                .. all.SelectMany(
+                                    (hours, i) =>
+                                        Enumerable
+                                            .Range(0, hours.Sections)
+                                            .Select(copy => Section(course, i, copy, hours))
+                                ),
+                            ],
+                        }
+                ),
+            ]
+        );
+
+    private static Section Section(int course, int number, int copy, Hours hours) =>
+        new()
+        {
+            Number = new($"{course}-{number}-{copy}"),
+            Label = "",
+            Term = Term.Id,
+            Component = "lecture",
+            Seats = new(10, 0, 0, 0),
+            Patterns =
+            [
+                new(
+                    WeekdaySet.Of(hours.First, hours.Second),
+                    new(new(hours.Start), new(hours.Start + hours.Length)),
+                    "",
+                    null,
+                    Term.Start,
+                    Term.End,
+                    1
+                ),
+            ],
+        };
+}
