@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Choice, SectionSurvival, SeenSection } from '@/api/client';
-import { nearestQuery } from '@/api/queries';
+import { nearestQuery } from '@/api/putByQueries';
 import { type PlacedSection, sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 import { markSection } from '@/sketch/edits';

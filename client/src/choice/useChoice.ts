@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Ask, Choice } from '@/api/client';
-import { putByQuery, survivalQuery } from '@/api/queries';
+import { putByQuery, survivalQuery } from '@/api/putByQueries';
 import { axisFitting } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { addCourse, emptied } from '@/sketch/edits';

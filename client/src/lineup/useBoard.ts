@@ -1,6 +1,6 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { comparedQuery, putByQuery, survivalQuery } from '@/api/queries';
+import { comparedQuery, putByQuery, survivalQuery } from '@/api/putByQueries';
 import { axisFitting } from '@/grid/axis';
 import { classesOf, type GridClass } from '@/grid/classes';
 import type { Lane } from '@/sketch/picks';

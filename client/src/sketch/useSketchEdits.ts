@@ -1,7 +1,8 @@
 import { useIsMutating, useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { ApiError, type Ask, call, http, type PutBy, type SavedSketch, type Sketch } from '@/api/client';
-import { answerQuery, expectAnswer, keyOf, sketchKey } from '@/api/queries';
+import { answerQuery, expectAnswer, keyOf } from '@/api/answerQueries';
+import { sketchKey } from '@/api/queries';
 import { useStable } from '@/lib/useStable';
 import { tellOtherWindows, useOtherWindows } from './otherWindows';
 import { useOnNewerCatalogue } from './useOnNewerCatalogue';

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Answer, Ask, Ranked } from '@/api/client';
-import { answerQuery, keyOf, lookAlikesQuery, mostListed, pageSize, shapesQuery } from '@/api/queries';
+import { answerQuery, keyOf, lookAlikesQuery, mostListed, pageSize, shapesQuery } from '@/api/answerQueries';
 import { useStable } from '@/lib/useStable';
 import { recall, remember } from '@/lib/browserStore';
 import { differsInWeightsAlone, isPlace, nearest, type Place } from './places';

@@ -1,6 +1,6 @@
 import { useQueries } from '@tanstack/react-query';
 import type { Sketch } from '@/api/client';
-import { answerQuery, shapesQuery } from '@/api/queries';
+import { answerQuery, shapesQuery } from '@/api/answerQueries';
 import { sayCount } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Ask, Ranked } from '@/api/client';
-import { lookAlikesQuery } from '@/api/queries';
+import { lookAlikesQuery } from '@/api/answerQueries';
 import { sayComponent } from '@/grid/classes';
 import { countOf, sayCount } from '@/lib/count';
 import { placed, type Sections } from '@/sketch/useSections';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
 import type { Answer, Ask } from '@/api/client';
-import { whyQuery } from '@/api/queries';
+import { whyQuery } from '@/api/answerQueries';
 import { countOf } from '@/lib/count';
 import { liftWish, type Rule } from '@/sketch/rules';
 import { Button } from '@/ui/Button';

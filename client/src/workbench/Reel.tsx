@@ -2,7 +2,7 @@ import { useQueries } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Ask, Ranked } from '@/api/client';
-import { pageSize, shapesQuery } from '@/api/queries';
+import { pageSize, shapesQuery } from '@/api/answerQueries';
 import type { Axis } from '@/grid/axis';
 import { type Sections } from '@/sketch/useSections';
 import { ShapeCard } from './ShapeCard';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
 import type { Ask, Ranked } from '@/api/client';
-import { spreadQuery } from '@/api/queries';
+import { spreadQuery } from '@/api/answerQueries';
 import type { Axis } from '@/grid/axis';
 import { countOf, sayCount } from '@/lib/count';
 import { type Day, days, fullDay, shortDay } from '@/lib/days';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Sketch, Term } from '@/api/client';
-import { putByQuery } from '@/api/queries';
+import { putByQuery } from '@/api/putByQueries';
 import { axisFor } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { movedTo, coursesOf } from '@/sketch/shortlist';

@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { PutBy, PutByState, Sketch } from '@/api/client';
-import { nearestQuery } from '@/api/queries';
+import { nearestQuery } from '@/api/putByQueries';
 import type { Axis } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';

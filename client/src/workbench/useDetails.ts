@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Ask } from '@/api/client';
-import { costsQuery, keyOf, standingsQuery } from '@/api/queries';
+import { costsQuery, keyOf, standingsQuery } from '@/api/answerQueries';
 
 export type Details = {
   /** By the path of a rule or wish, what lifting it adds; null until it is known. */

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import type { Ask, TimeBlock } from '@/api/client';
-import { answerQuery } from '@/api/queries';
+import { answerQuery } from '@/api/answerQueries';
 import type { BlocksDraft } from '@/grid/useBlockDrag';
 
 /** Blocks under the pointer, and what is asked with them. */

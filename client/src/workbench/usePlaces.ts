@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Ask } from '@/api/client';
-import { standingsQuery } from '@/api/queries';
+import { standingsQuery } from '@/api/answerQueries';
 import type { GridClass } from '@/grid/classes';
 import { withoutKeeps } from '@/sketch/edits';
 

@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, http, type PutBy, type Sketch } from '@/api/client';
-import { placeQuery, sketchesQuery } from '@/api/queries';
+import { placeQuery } from '@/api/putByQueries';
+import { sketchesQuery } from '@/api/queries';
 import { lanesOf, lineUp } from '@/sketch/picks';
 import { findPutBy, mostShortlisted, putBy, seenOf } from '@/sketch/shortlist';
 import type { Edits } from '@/sketch/useSketchEdits';
