@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
@@ -17,9 +17,20 @@ type Props = {
 
 /** What I ask: beside the grid, or on a phone in a sheet over it. */
 export function AskingPane({ sketchName, isBusy, isOpen, onOpenChange, instead, children }: Props) {
-  if (!useIsNarrow())
+  const isNarrow = useIsNarrow();
+  const pane = useRef<HTMLElement>(null);
+  const isInstead = instead !== null;
+  const wasInstead = useRef(isInstead);
+  useEffect(() => {
+    // What had the focus is gone with what stood here; it goes on from the same place.
+    if (wasInstead.current && !isInstead) pane.current?.focus();
+    wasInstead.current = isInstead;
+  }, [isInstead]);
+  if (!isNarrow)
     return (
       <aside
+        ref={pane}
+        tabIndex={-1}
         aria-label="What I ask"
         aria-busy={isBusy}
         className="w-[316px] shrink-0 overflow-y-auto border-r border-rule bg-sheet px-3.5 py-3 print:hidden"
@@ -39,6 +50,8 @@ export function AskingPane({ sketchName, isBusy, isOpen, onOpenChange, instead, 
   return (
     <>
       <aside
+        ref={pane}
+        tabIndex={-1}
         aria-label="What I ask"
         className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2 print:hidden"
       >

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import type { Sketch, Term, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
@@ -47,7 +47,7 @@ type Shown = 'keys' | 'palette' | 'sheet' | 'alikes' | 'asking' | 'shortlist';
 export function Desk({ term, sketch }: Props) {
   const { ask } = sketch;
   const preview = useCalendarPreview(term);
-  const { withPicked } = preview;
+  const { withPicked, open: openPreview, close: closePreview } = preview;
   const { drawn, draw } = useDrawnHours(ask, withPicked);
   const [without, setWithout] = useState<string | null>(null);
   const [openBlock, setOpenBlock] = useState<TimeBlock | 'new' | null>(null);
@@ -99,10 +99,14 @@ export function Desk({ term, sketch }: Props) {
     keep,
   });
 
-  const openCalendar = (file: File) => {
-    setShown(null);
-    preview.open(file);
-  };
+  // Stable, so that what is asked is not drawn anew with every answer.
+  const openCalendar = useCallback(
+    (file: File) => {
+      setShown(null);
+      openPreview(file);
+    },
+    [openPreview],
+  );
 
   // The sheet of a phone gives the focus to its first field by itself.
   const goToCourses = () => {
@@ -226,7 +230,14 @@ export function Desk({ term, sketch }: Props) {
         isOpen={shown === 'asking'}
         onOpenChange={(open) => setShown(open ? 'asking' : null)}
         instead={
-          preview.file && <CalendarHours term={term} preview={preview} timetables={walk.answer?.timetables ?? null} change={change} />
+          preview.file && (
+            <CalendarHours
+              term={term}
+              preview={preview}
+              timetables={walk.answer?.timetables ?? null}
+              change={change}
+            />
+          )
         }
       >
         {asking}
@@ -240,7 +251,7 @@ export function Desk({ term, sketch }: Props) {
         edits={edits}
         changeAsked={(edit) => {
           change((now) => edit(withPicked(now)));
-          preview.close();
+          closePreview();
         }}
         isDrafting={drawn !== null}
         byHand={byHand}

@@ -18,6 +18,7 @@ export function useCalendarPreview(term: Term) {
     () => (events ?? []).map((one, i) => changed.get(i) ?? (one.isWeekly && !one.isAllDay)),
     [events, changed],
   );
+  const toggle = useCallback((i: number) => setChanged((now) => new Map(now).set(i, !picked[i])), [picked]);
   const offered: OfferedBlock[] = useMemo(
     () =>
       (events ?? []).flatMap((one, i) =>
@@ -25,10 +26,10 @@ export function useCalendarPreview(term: Term) {
           key: `${i}/${j}`,
           block,
           isPicked: picked[i]!,
-          toggle: () => setChanged((now) => new Map(now).set(i, !picked[i])),
+          toggle: () => toggle(i),
         })),
       ),
-    [events, picked],
+    [events, picked, toggle],
   );
   /** An ask with what is picked taken out as well. */
   const withPicked = useCallback(
@@ -38,6 +39,11 @@ export function useCalendarPreview(term: Term) {
         .reduce((now, { block }: { block: TimeBlock }) => replaceBlock(now, null, block), ask),
     [offered],
   );
+  const open = useCallback((next: File) => {
+    setFile(next);
+    setChanged(none);
+  }, []);
+  const close = useCallback(() => setFile(null), []);
   return {
     file,
     found,
@@ -45,12 +51,9 @@ export function useCalendarPreview(term: Term) {
     picked,
     offered,
     withPicked,
-    toggle: (i: number) => setChanged(new Map(changed).set(i, !picked[i])),
-    open: (next: File) => {
-      setFile(next);
-      setChanged(none);
-    },
-    close: () => setFile(null),
+    toggle,
+    open,
+    close,
   };
 }
 

@@ -312,7 +312,20 @@ test('a calendar that leaves no timetable says so, and nothing is taken out by l
     .getByLabel('A calendar file')
     .setInputFiles({ name: 'all.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
   await expect(page.getByRole('heading', { name: 'No timetable is possible' })).toBeVisible();
-  // Nothing is taken out as yet.
+  // Nothing is taken out as yet; a way out takes the hours along, in one step.
+  const wayOut = page.getByRole('button', { name: /timetables?$/ }).first();
+  const gives = Number(/([\d,]+) timetables?$/.exec(await wayOut.innerText())![1]!.replaceAll(',', ''));
+  await wayOut.click();
+  await expect(desk.wanted).toBeVisible();
+  await desk.answered();
+  await expect.poll(() => desk.count()).toBe(gives);
+  await desk.saved();
+  await page.keyboard.press('Control+z');
+  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+  await page
+    .getByLabel('A calendar file')
+    .setInputFiles({ name: 'all.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await expect(page.getByRole('heading', { name: 'No timetable is possible' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(desk.title).toContainText('week shapes');
   await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
@@ -330,6 +343,7 @@ test('a calendar is dropped on the grid, and several lines of hours are pasted',
   const pane = page.getByRole('region', { name: 'Hours in “roster.ics”' });
   await expect(pane.getByRole('checkbox', { name: /^Boatyard shift/ })).toBeChecked();
   await pane.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('complementary', { name: 'What I ask' })).toBeFocused();
 
   const line = page.getByRole('textbox', { name: 'Type hours you can’t' });
   const paste = (text: string) =>
