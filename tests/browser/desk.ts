@@ -43,6 +43,8 @@ export class Desk {
     await this.page.keyboard.press('Escape');
     await this.saved();
     await this.answered();
+    // The count comes first; the week in view, which keys work on, comes after it is painted.
+    await expect(this.title).toHaveText(/week shape|^0 timetables/);
   }
 
   /** Waits until what is shown answers what is asked. */
