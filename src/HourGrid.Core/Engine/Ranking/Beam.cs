@@ -88,7 +88,7 @@ internal sealed unsafe class Beam
     {
         fixed (ulong* state = node.State)
         {
-            var count = node.Partial.CostsWith(level, state, long.MaxValue, its);
+            var count = node.Partial.CostsWith(ranked.Levels[level], state, long.MaxValue, its);
             foreach (var one in its.AsSpan(0, count))
                 if (choosing.Choose(level, Partial.OptionOf(one), state, choosing.Scratch(level + 1)))
                 {
@@ -119,11 +119,8 @@ internal sealed unsafe class Beam
         picker.Offer(chosen, next.Cost(leaf));
     }
 
-    private void Become(Node node, int option, Partial into)
-    {
-        var level = node.Chosen.Length;
-        into.Become(node.Partial, ranked.Tables.Options[level][option], ranked.MostSpare[level][option]);
-    }
+    private void Become(Node node, int option, Partial into) =>
+        into.Become(node.Partial, ranked.Levels[node.Chosen.Length], option);
 
     private sealed record Node(ulong[] State, Partial Partial, int[] Chosen);
 }

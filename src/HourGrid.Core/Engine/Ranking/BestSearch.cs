@@ -74,7 +74,7 @@ internal sealed unsafe class BestSearch
             IsStopped = true;
         // Whether they lead anywhere is looked at later, for the few that are left.
         var its = open[level];
-        var count = partials[level].CostsWith(level, state, best.Threshold, its);
+        var count = partials[level].CostsWith(ranked.Levels[level], state, best.Threshold, its);
         its.AsSpan(0, count).Sort();
         for (var i = 0; i < count && !IsStopped; i++)
         {
@@ -97,8 +97,7 @@ internal sealed unsafe class BestSearch
     private void Take(int level, int option)
     {
         chosen[level] = option;
-        partials[level + 1]
-            .Become(partials[level], ranked.Tables.Options[level][option], ranked.MostSpare[level][option]);
+        partials[level + 1].Become(partials[level], ranked.Levels[level], option);
     }
 
     private void Leaf()

@@ -147,7 +147,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
     /// </summary>
     private void OfferVariants(int[] chosen, long cost)
     {
-        var withoutSeats = cost - Seats(chosen.Select((option, level) => ranked.MostSpare[level][option]).Min());
+        var withoutSeats = cost - Seats(MostSpare(chosen));
         Ranked? found = null;
         foreach (var choice in Variants(chosen, 0))
         {
@@ -204,7 +204,13 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
     private RankedOption[] Options(int[] chosen) =>
         [.. chosen.Select((option, level) => ranked.Options[level][option])];
 
-    private int MostSpare(int[] chosen) => chosen.Select((option, level) => ranked.MostSpare[level][option]).Min();
+    private int MostSpare(int[] chosen)
+    {
+        var spare = int.MaxValue;
+        for (var level = 0; level < chosen.Length; level++)
+            spare = Math.Min(spare, ranked.MostSpare[level][chosen[level]]);
+        return spare;
+    }
 
     private long Seats(int spare) => ranked.Badness.Weights.Seats * Badness.Seats(spare);
 }

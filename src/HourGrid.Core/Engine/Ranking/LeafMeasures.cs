@@ -11,8 +11,12 @@ internal sealed class LeafMeasures
     private readonly int[] daysByClass;
     private readonly int[] missedByClass;
     private readonly bool breaksMatter;
-    private DayMeeting[] meetings;
-    private DayMeeting[] merged;
+
+    // By number of levels: their options and the meetings of these, as measured last.
+    private readonly int[] last;
+    private readonly DayMeeting[][] merged;
+    private readonly int[] counts;
+    private int merges;
 
     // By day: the soft breaks wanted on it, and the hours that Can't blocks take of it.
     private readonly Break[][] breaks;
@@ -24,8 +28,10 @@ internal sealed class LeafMeasures
     public LeafMeasures(WeekTables tables, Ask ask, bool forScore = true)
     {
         this.tables = tables;
-        meetings = new DayMeeting[tables.MostMeetings];
-        merged = new DayMeeting[tables.MostMeetings];
+        var levels = tables.Options.Length;
+        last = new int[levels];
+        merged = [.. Enumerable.Range(0, levels + 1).Select(_ => new DayMeeting[tables.MostMeetings])];
+        counts = new int[levels + 1];
         daysByClass = new int[tables.Classes.Length];
         missedByClass = new int[tables.Classes.Length];
         var soft = ask.Breaks.Where(wanted => wanted.Strength == Strength.RatherNot).ToArray();
@@ -63,24 +69,30 @@ internal sealed class LeafMeasures
     /// <param name="chosen">An option of each level.</param>
     public void Measure(int[] chosen)
     {
-        var count = 0;
-        for (var level = 0; level < chosen.Length; level++)
-            count = Merge(count, tables.Options[level][chosen[level]].Meetings);
-        Measure(meetings.AsSpan(0, count));
+        // Timetables measured one after the other have most of their first levels in common.
+        var same = 0;
+        while (same < merges && last[same] == chosen[same])
+            same++;
+        for (var level = same; level < chosen.Length; level++)
+            Merge(level, tables.Options[level][last[level] = chosen[level]].Meetings);
+        merges = chosen.Length;
+        Measure(merged[merges].AsSpan(0, counts[merges]));
     }
 
-    /// <summary>Merges an option's meetings among those already there, in the order of a week.</summary>
-    private int Merge(int count, DayMeeting[] added)
+    /// <summary>Merges an option's meetings among those of the levels before, in the order of a week.</summary>
+    private void Merge(int level, DayMeeting[] added)
     {
+        var before = merged[level];
+        var into = merged[level + 1];
+        var count = counts[level];
         var (i, j, k) = (0, 0, 0);
         while (i < count && j < added.Length)
-            merged[k++] = meetings[i].Order <= added[j].Order ? meetings[i++] : added[j++];
+            into[k++] = before[i].Order <= added[j].Order ? before[i++] : added[j++];
         while (i < count)
-            merged[k++] = meetings[i++];
+            into[k++] = before[i++];
         while (j < added.Length)
-            merged[k++] = added[j++];
-        (meetings, merged) = (merged, meetings);
-        return k;
+            into[k++] = added[j++];
+        counts[level + 1] = k;
     }
 
     private void Measure(ReadOnlySpan<DayMeeting> meetings)

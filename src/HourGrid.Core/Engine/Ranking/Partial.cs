@@ -16,16 +16,15 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </remarks>
 internal sealed unsafe class Partial
 {
-    /// <summary>Bits of a cost that name its option: a course has fewer options than they count.</summary>
-    private const int OptionBits = 15;
-
     private readonly RankedProblem ranked;
     private readonly Weights weights;
     private readonly WeighedCosts costs;
     private readonly ulong[] owner;
     private readonly Vector256<short>* lanes;
     private readonly Vector256<short>* weightOfVector;
+    private readonly IdleScan scan;
     private readonly int vectors;
+    private readonly int mostCampuses;
     private readonly int vectorsOfOption;
     private int earliest;
     private int latest;
@@ -47,6 +46,8 @@ internal sealed unsafe class Partial
         vectors = tables.Vectors;
         vectorsOfOption = tables.VectorsOfOption;
         weightOfVector = tables.WeightOfVector;
+        mostCampuses = tables.MostCampuses;
+        scan = new(vectors, weightOfVector);
         owner = Pinned.Vectors(4 * vectors);
         lanes = Pinned.FirstVector(owner);
         for (var i = 0; i < vectors; i++)
@@ -72,50 +73,51 @@ internal sealed unsafe class Partial
     /// <param name="into">Takes the costs, each with its option in the low bits, see <see cref="OptionOf"/>.</param>
     /// <returns>How many there are.</returns>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    public int CostsWith(int level, ulong* state, long wanted, long[] into)
+    public int CostsWith(RankedLevel level, ulong* state, long wanted, long[] into)
     {
+        var after = level.After;
+        // Most options are too much by their idle time alone, beside the fewest days that any of them leaves.
+        var fewestDays = costs.Days(DaysAtLeast(days, level.FewestDays));
+        var found = scan.Find(lanes, level, state, costs.MostIdle(wanted - fewestDays) + after.MostBusy, into);
         var count = 0;
-        var after = ranked.Bounds[level + 1];
-        var options = ranked.Tables.FirstOf(level);
-        var first = ranked.Problem.Layout.First[level];
-        var end = ranked.Problem.Layout.First[level + 1];
-        for (var word = first; word < end; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        for (var i = 0; i < found; i++)
         {
-            var number = ((word - first) << 6) + BitOperations.TrailingZeroCount(bits);
-            var option = options + number * vectorsOfOption;
-            var head = (OptionHead*)option;
-            var cost = costs.Days(DaysAtLeast(days | head->Days, after.DaysAtLeast));
-            var idle = costs.Idle(IdleWith(option + 1) - after.MostBusy);
-            if (cost + idle > wanted)
+            var number = OptionOf(into[i]);
+            var option = level.Options + number * vectorsOfOption;
+            long cost =
+                costs.Idle((int)CostOf(into[i]) - after.MostBusy)
+                + costs.Days(DaysAtLeast(days | ((OptionHead*)option)->Days, after.DaysAtLeast));
+            if (cost > wanted)
                 continue;
-            var whole = cost + idle + MoreWith(level, number, option, after);
-            if (whole <= wanted)
-                into[count++] = whole << OptionBits | (long)number;
+            cost += MoreWith(level, number, option);
+            if (cost <= wanted)
+                into[count++] = cost << IdleScan.OptionBits | (long)number;
         }
         return count;
     }
 
     /// <summary>The part of the cost that days and idle time do not make, at least.</summary>
-    [MethodImpl(MethodImplOptions.NoInlining)]
-    private long MoreWith(int level, int number, Vector256<short>* option, LevelBounds after)
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private long MoreWith(RankedLevel level, int number, Vector256<short>* option)
     {
+        var after = level.After;
         var head = (OptionHead*)option;
         var cost =
             (changes + head->Changes + after.LeastChanges) * BestSearch.CostOfChange
             + costs.Wanted(taken + head->Taken + after.MostTaken);
         if (costs.HasMoves)
             cost += costs.Moves(MovesWith(option + 1));
-        return costs.HasRest ? cost + RestWith(level, number, after) : cost;
+        return costs.HasRest ? cost + RestWith(level, number) : cost;
     }
 
-    public static int OptionOf(long cost) => (int)(cost & ((1 << OptionBits) - 1));
+    public static int OptionOf(long cost) => (int)(cost & ((1 << IdleScan.OptionBits) - 1));
 
-    public static long CostOf(long cost) => cost >> OptionBits;
+    public static long CostOf(long cost) => cost >> IdleScan.OptionBits;
 
     /// <summary>Becomes another one with an option added; its meetings are left out.</summary>
-    public void Become(Partial other, OptionTable option, int optionSpare)
+    public void Become(Partial other, RankedLevel level, int number)
     {
+        var option = level.Tables[number];
         var from = other.lanes;
         var added = option.Lanes;
         for (var i = 0; i < 4 * vectors; i += 4)
@@ -133,7 +135,7 @@ internal sealed unsafe class Partial
         stretch = Math.Max(other.stretch, option.LongestStretch);
         soft = other.soft + option.Soft;
         away = other.away + option.Away;
-        spare = Math.Min(other.spare, optionSpare);
+        spare = Math.Min(other.spare, level.MostSpare[number]);
     }
 
     /// <summary>The cost of a whole timetable, with the seats its options have at best.</summary>
@@ -148,7 +150,7 @@ internal sealed unsafe class Partial
             return score;
         return score
             + weights.ClassDays * Badness.ClassDays(leaf.ClassDays)
-            + weights.Idle * Badness.Idle(Mean(Idle(), weeks))
+            + weights.Idle * Badness.Idle(Mean(scan.Of(lanes), weeks))
             + weights.LaterStart * Badness.Start(earliest)
             + weights.EarlierFinish * Badness.End(latest)
             + weights.Stretch * Badness.Stretch(leaf.LongestStretch)
@@ -168,7 +170,7 @@ internal sealed unsafe class Partial
             return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
         return new(
             ClassDays: leaf.ClassDays,
-            IdleMinutes: Mean(Idle(), weeks),
+            IdleMinutes: Mean(scan.Of(lanes), weeks),
             EarliestStart: new Minute(earliest),
             LatestEnd: new Minute(latest),
             LongestDay: LongestDay(),
@@ -183,10 +185,9 @@ internal sealed unsafe class Partial
     }
 
     /// <summary>The part of the score that is left: starts, ends, stretches, soft rules and seats.</summary>
-    private int RestWith(int level, int number, LevelBounds after)
+    private int RestWith(RankedLevel level, int number)
     {
-        var option = ranked.Tables.Options[level][number];
-        var optionSpare = ranked.MostSpare[level][number];
+        var (after, option, optionSpare) = (level.After, level.Tables[number], level.MostSpare[number]);
         var score = 0;
         // Without any meeting these two count nothing; with one, at least so much.
         var first = Math.Min(Math.Min(earliest, option.EarliestStart), after.LatestEarliest);
@@ -219,33 +220,6 @@ internal sealed unsafe class Partial
         return fewest;
     }
 
-    /// <summary>Idle minutes over all weeks, with an option added.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private int IdleWith(Vector256<short>* added)
-    {
-        var idle = Vector256<int>.Zero;
-        for (var i = 0; i < vectors; i++)
-        {
-            // A lane without a meeting has no start, and so a gap far below 0.
-            var starts = Vector256.Min(lanes[4 * i], added[4 * i]);
-            var ends = Vector256.Max(lanes[4 * i + 1], added[4 * i + 1]);
-            var gaps = ends - starts - (lanes[4 * i + 2] + added[4 * i + 2]);
-            idle += Weighed(Vector256.Max(gaps, Vector256<short>.Zero), weightOfVector[i]);
-        }
-        return Vector256.Sum(idle);
-    }
-
-    private int Idle()
-    {
-        var idle = Vector256<int>.Zero;
-        for (var i = 0; i < 4 * vectors; i += 4)
-            idle += Weighed(
-                Vector256.Max(lanes[i + 1] - lanes[i] - lanes[i + 2], Vector256<short>.Zero),
-                weightOfVector[i / 4]
-            );
-        return Vector256.Sum(idle);
-    }
-
     /// <summary>
     /// Campus moves over all weeks, with an option added, that no meeting added takes away: on each day at least one
     /// fewer than there are campuses.
@@ -259,12 +233,13 @@ internal sealed unsafe class Partial
             // Each round takes one campus of every lane; all but the last one of a lane are moves.
             var campuses = lanes[4 * i + 3] | added[4 * i + 3];
             var several = campuses & (campuses - Vector256<short>.One);
-            while (several != Vector256<short>.Zero)
+            var count = Vector256<short>.Zero;
+            for (var round = 1; round < mostCampuses; round++)
             {
-                var has = ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
-                moves += Weighed(has, weightOfVector[i]);
+                count += ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
                 several &= several - Vector256<short>.One;
             }
+            moves += IdleScan.Weighed(count, weightOfVector[i]);
         }
         return Vector256.Sum(moves);
     }
@@ -276,17 +251,6 @@ internal sealed unsafe class Partial
         for (var lane = 0; lane < Vector256<short>.Count; lane++)
             longest = Math.Max(longest, lanes[i + 1][lane] - lanes[i][lane]);
         return longest;
-    }
-
-    /// <summary>Products of neighbouring lanes, added two by two.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static Vector256<int> Weighed(Vector256<short> minutes, Vector256<short> weights)
-    {
-        if (Avx2.IsSupported)
-            return Avx2.MultiplyAddAdjacent(minutes, weights);
-        var (low, high) = Vector256.Widen(minutes);
-        var (lowWeights, highWeights) = Vector256.Widen(weights);
-        return low * lowWeights + high * highWeights;
     }
 
     private static int Mean(int sum, int weeks) => sum <= 0 ? 0 : (2 * sum + weeks) / (2 * weeks);

@@ -20,8 +20,7 @@ internal sealed class RankedMeasures
     {
         for (var level = 0; level < timetable.Options.Length; level++)
         {
-            var option = ranked.Tables.Options[level][timetable.Options[level]];
-            partials[level + 1].Become(partials[level], option, Badness.EnoughSeats);
+            partials[level + 1].Become(partials[level], ranked.Levels[level], timetable.Options[level]);
         }
         leaf.Measure(timetable.Options);
         var seats = timetable.Bundles.Min(bundle => bundle.Bundle.Sections.Min(section => section.FreeSeats));

@@ -29,8 +29,9 @@ internal sealed class RankedProblem
         // Options of one shape differ in credits only; as a week shape is judged by its best timetable, so are they.
         MostSpare = [.. problem.Levels.Select((level, l) => MostSpareByShape(level, Options[l]))];
         Tables = new WeekTables(problem, cancellation);
-        Costs = new WeighedCosts(Badness, Math.Max(1, Tables.AllWeeks), problem.Courses.Count);
+        Costs = new WeighedCosts(Badness, Tables, problem.Courses.Count);
         Bounds = LevelBounds.Of(problem, Tables, Options);
+        Levels = [.. Enumerable.Range(0, problem.Levels.Count).Select(level => new RankedLevel(this, level))];
         Smallest =
         [
             .. Options.Select(level =>
@@ -48,6 +49,10 @@ internal sealed class RankedProblem
     }
 
     public Problem Problem { get; }
+
+    /// <summary>The levels, as the search sees them.</summary>
+    public RankedLevel[] Levels { get; }
+
     public Badness Badness { get; }
 
     /// <summary>By level and option.</summary>

@@ -80,7 +80,7 @@ internal static unsafe class SharedSearch
         {
             var next = choosing.Scratch(level + 1);
             var open = new long[ranked.Options[level].Length];
-            var count = partials[level].CostsWith(level, state, threshold, open);
+            var count = partials[level].CostsWith(ranked.Levels[level], state, threshold, open);
             foreach (var one in open.AsSpan(0, count))
             {
                 var option = options[level] = Partial.OptionOf(one);
@@ -91,8 +91,7 @@ internal static unsafe class SharedSearch
                     pieces.Add((Partial.CostOf(one), [.. options]));
                     continue;
                 }
-                partials[level + 1]
-                    .Become(partials[level], ranked.Tables.Options[level][option], ranked.MostSpare[level][option]);
+                partials[level + 1].Become(partials[level], ranked.Levels[level], option);
                 Add(level + 1, next);
             }
         }

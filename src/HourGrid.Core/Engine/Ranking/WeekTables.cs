@@ -1,3 +1,4 @@
+using System.Numerics;
 using System.Runtime.Intrinsics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
@@ -38,7 +39,7 @@ internal sealed unsafe class WeekTables
         WeeksIn = [.. Classes.Select(one => one.Count)];
         AllWeeks = WeeksIn.Sum();
         (laneOf, var weightOfLane) = Lanes(options);
-        Vectors = (weightOfLane.Count + LanesInVector - 1) / LanesInVector;
+        Vectors = Math.Max(1, (weightOfLane.Count + LanesInVector - 1) / LanesInVector);
         weights = Pinned.Vectors(Vectors);
         WeightOfVector = Pinned.FirstVector(weights);
         for (var lane = 0; lane < weightOfLane.Count; lane++)
@@ -60,6 +61,9 @@ internal sealed unsafe class WeekTables
                 its[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, next);
             }
         }
+        MostCampuses = CampusesIn(Options);
+        HasSoft = Options.Any(its => its.Any(option => option.Soft > 0));
+        HasAway = Options.Any(its => its.Any(option => option.Away > 0));
         DayClasses = Undominated();
         foreach (var its in Options)
         foreach (var option in its)
@@ -74,7 +78,7 @@ internal sealed unsafe class WeekTables
 
     public int AllWeeks { get; }
 
-    /// <summary>Vectors for all lanes.</summary>
+    /// <summary>Vectors for all lanes, one at least.</summary>
     public int Vectors { get; }
 
     /// <summary>Vectors of an option: one for its <see cref="OptionHead"/>, then its lanes.</summary>
@@ -91,6 +95,15 @@ internal sealed unsafe class WeekTables
 
     /// <summary>By level and option.</summary>
     public OptionTable[][] Options { get; }
+
+    /// <summary>Campuses of all options, as far as a lane has bits for them.</summary>
+    public int MostCampuses { get; }
+
+    /// <summary>Whether any option has minutes in Rather-not blocks.</summary>
+    public bool HasSoft { get; }
+
+    /// <summary>Whether any option has minutes away from the preferred campus.</summary>
+    public bool HasAway { get; }
 
     /// <summary>The first option of a level; the others follow.</summary>
     public Vector256<short>* FirstOf(int level) => firstOf[level];
@@ -138,6 +151,17 @@ internal sealed unsafe class WeekTables
     private int MeetingsOf(CourseOption option) =>
         option.Meetings.Sum(meeting => Classes.Count(weeks => weeks.Overlaps(meeting.Weeks)));
 
+    private static int CampusesIn(OptionTable[][] options)
+    {
+        var all = 0u;
+        foreach (var its in options)
+        foreach (var option in its)
+        foreach (var meeting in option.Meetings)
+            if (meeting.Campus is >= 0 and < OptionTable.MostCampuses)
+                all |= 1u << meeting.Campus;
+        return BitOperations.PopCount(all);
+    }
+
     private int[] Undominated() =>
         [
             .. Enumerable
@@ -178,7 +202,7 @@ internal struct OptionHead
 internal readonly record struct DayMeeting(int Day, int Start, int End, int Campus)
 {
     /// <summary>By day, start and end. Equal ones are of one section and keep the order they have.</summary>
-    public long Order => (long)Day << 32 | (long)Start << 16 | (long)End;
+    public readonly long Order = (long)Day << 32 | (long)Start << 16 | (long)End;
 }
 
 /// <summary>What the measures need to know of one option.</summary>
@@ -188,7 +212,7 @@ internal sealed unsafe class OptionTable
     /// <summary>A start later than any, for lanes without a meeting.</summary>
     public const short NoStart = short.MaxValue;
 
-    private const int MostCampuses = 15;
+    public const int MostCampuses = 15;
     private const int LanesInVector = 16;
 
     private readonly OptionHead* head;

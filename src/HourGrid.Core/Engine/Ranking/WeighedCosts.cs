@@ -14,20 +14,26 @@ internal sealed class WeighedCosts
     private readonly int weeks;
     private readonly ulong reciprocal;
 
+    // By badness, the most idle minutes a week that are no worse.
+    private readonly int[] mostIdle;
+
     // By minutes a week; the others by their sum.
     private readonly int[] idle;
+    private readonly int idleWeight;
     private readonly int[] moves;
     private readonly int[] wanted;
     private readonly int[] days;
 
     /// <param name="badness">How bad each measure is.</param>
-    /// <param name="weeks">Weeks with any meeting, at least 1.</param>
+    /// <param name="tables">What is known of the options.</param>
     /// <param name="courses">Courses in play.</param>
-    public WeighedCosts(Badness badness, int weeks, int courses)
+    public WeighedCosts(Badness badness, WeekTables tables, int courses)
     {
-        this.weeks = weeks;
+        weeks = Math.Max(1, tables.AllWeeks);
         reciprocal = (1UL << ReciprocalBits) / (2 * (ulong)weeks) + 1;
-        idle = Until(Badness.Idle, badness.Weights.Idle);
+        idleWeight = badness.Weights.Idle;
+        idle = Until(Badness.Idle, idleWeight);
+        mostIdle = MostMinutes();
         moves = Until(sum => Badness.Moves(Mean(10 * sum)), badness.Weights.Moves);
         wanted =
         [
@@ -39,9 +45,9 @@ internal sealed class WeighedCosts
                 weights.LaterStart
                 | weights.EarlierFinish
                 | weights.Stretch
-                | weights.Soft
-                | weights.Away
                 | weights.Seats
+                | (tables.HasSoft ? weights.Soft : 0)
+                | (tables.HasAway ? weights.Away : 0)
             ) != 0;
         days = [.. Enumerable.Range(0, 8).Select(count => badness.Weights.ClassDays * Badness.ClassDays(count))];
     }
@@ -53,6 +59,18 @@ internal sealed class WeighedCosts
 
     /// <summary>Of idle minutes over all weeks.</summary>
     public int Idle(int sum) => idle[Math.Min(Mean(Math.Max(0, sum)), idle.Length - 1)];
+
+    /// <summary>The most idle minutes over all weeks that cost no more than so much; less than 0 if none do.</summary>
+    public long MostIdle(long cost)
+    {
+        if (cost < 0)
+            return -1;
+        if (cost >= idle[^1])
+            return long.MaxValue / 2;
+        // A mean is rounded half up.
+        var minutes = mostIdle[(uint)cost / (uint)idleWeight];
+        return (long)minutes * weeks + (weeks - 1) / 2;
+    }
 
     /// <summary>Of campus moves over all weeks.</summary>
     public int Moves(int sum) => moves[Math.Min(sum, moves.Length - 1)];
@@ -72,6 +90,19 @@ internal sealed class WeighedCosts
         for (var figure = 0; costs.Count == 0 || costs[^1] < weight * Badness.Most; figure++)
             costs.Add(weight * badness(figure));
         return [.. costs];
+    }
+
+    private static int[] MostMinutes()
+    {
+        var most = new int[Badness.Most + 1];
+        for (int minutes = 0, badness = 0; badness < Badness.Most; minutes++)
+        {
+            badness = Badness.Idle(minutes);
+            most[badness] = minutes;
+        }
+        for (var badness = 1; badness < most.Length; badness++)
+            most[badness] = Math.Max(most[badness], most[badness - 1]);
+        return most;
     }
 
     /// <summary>Of a week, rounded half up: a division by twice the weeks, as a product with their reciprocal.</summary>
