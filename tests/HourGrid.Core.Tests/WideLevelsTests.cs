@@ -54,31 +54,96 @@ public sealed class WideLevelsTests
                 drawn =>
                 {
                     var problem = Problem.Compile(Snapshot(drawn), Asked(courses));
-                    Assert.Equal(Plainly(drawn, 0, []), Counts.Of(problem).Total);
+                    var expected = Plainly(drawn, 0, []);
+                    Assert.Equal(expected, Counts.Of(problem).Total);
                     var standings = Standings.Of(problem);
+                    Assert.Equal(expected.Timetables, standings.Total);
                     foreach (var course in Enumerable.Range(0, courses))
-                        Assert.Equal(
-                            standings.Total.Timetables,
-                            standings
-                                .Sections.Where(one =>
-                                    one.Key.Value.StartsWith($"{course}-", StringComparison.Ordinal)
-                                )
-                                .Aggregate(UInt128.Zero, (sum, one) => sum + one.Value)
-                        );
+                        Assert.Equal(expected.Timetables, SumOf(standings, course));
                 },
                 iter: 8
             );
 
-    private static Tally Plainly(Hours[][] courses, int course, Hours[] chosen)
+    [Theory]
+    [InlineData(3, 66, 90, 1, 2, 2)]
+    [InlineData(3, 20, 60, 3, 2, 3)]
+    [InlineData(4, 10, 40, 1, 1, 3)]
+    [InlineData(4, 10, 40, 5, 3, 3)]
+    [InlineData(4, 60, 80, 2, 2, 2)]
+    public void So_they_are_where_courses_may_be_left_out_and_credits_are_bounded(
+        int courses,
+        int fewest,
+        int most,
+        int mostSections,
+        int fewestTaken,
+        int mostTaken
+    ) =>
+        Gen.Select(Course(fewest, most, mostSections).Array[courses], Gen.Bool.Array[courses])
+            .Sample(
+                (drawn, musts) =>
+                {
+                    var ask = Asked(courses);
+                    ask = ask with
+                    {
+                        Wanted =
+                        [
+                            .. ask.Wanted.Zip(
+                                musts,
+                                (one, must) => one with { Role = must ? CourseRole.Must : CourseRole.IfItFits }
+                            ),
+                        ],
+                        Credits = new(Credits.Of(3 * fewestTaken), Credits.Of(3 * mostTaken)),
+                    };
+                    var problem = Problem.Compile(Snapshot(drawn), ask);
+                    var expected = Plainly(drawn, 0, [], musts, fewestTaken, mostTaken);
+                    Assert.Equal(expected, Counts.Of(problem).Total);
+                    var standings = Standings.Of(problem);
+                    Assert.Equal(expected.Timetables, standings.Total);
+                    // What every section stands in, where one of the course is taken: the timetables that take it.
+                    foreach (var course in Enumerable.Range(0, courses).Where(course => !musts[course]))
+                    {
+                        var without = Plainly(
+                            [.. drawn.Where((_, i) => i != course)],
+                            0,
+                            [],
+                            [.. musts.Where((_, i) => i != course)],
+                            fewestTaken,
+                            mostTaken
+                        );
+                        Assert.Equal(expected.Timetables - without.Timetables, SumOf(standings, course));
+                    }
+                },
+                iter: 6
+            );
+
+    private static UInt128 SumOf(StandingsAnswer standings, int course) =>
+        standings
+            .Sections.Where(one => one.Key.Value.StartsWith($"{course}-", StringComparison.Ordinal))
+            .Aggregate(UInt128.Zero, (sum, one) => sum + one.Value);
+
+    /// <param name="courses">The hours of each course.</param>
+    /// <param name="course">The course that chooses next.</param>
+    /// <param name="chosen">The hours chosen.</param>
+    /// <param name="musts">Whether a course must be taken; all where nothing is given.</param>
+    /// <param name="fewest">The fewest courses taken.</param>
+    /// <param name="most">The most courses taken.</param>
+    private static Tally Plainly(
+        Hours[][] courses,
+        int course,
+        Hours[] chosen,
+        bool[]? musts = null,
+        int fewest = 0,
+        int most = int.MaxValue
+    )
     {
         if (course == courses.Length)
-            return new(1, 1);
-        UInt128 timetables = 0;
-        UInt128 shapes = 0;
+            return chosen.Length >= fewest && chosen.Length <= most ? new(1, 1) : default;
+        var (timetables, shapes) =
+            musts is null || musts[course] ? default : Plainly(courses, course + 1, chosen, musts, fewest, most);
         foreach (var hours in courses[course])
             if (!chosen.Any(hours.MeetsWith))
             {
-                var below = Plainly(courses, course + 1, [.. chosen, hours]);
+                var below = Plainly(courses, course + 1, [.. chosen, hours], musts, fewest, most);
                 timetables += below.Timetables * (UInt128)hours.Sections;
                 shapes += below.WeekShapes;
             }

@@ -148,7 +148,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
             {
                 var standings = Core.Engine.Answers.Standings.Of(Of(ask, inTime).Problem, LongestDetail, inTime);
                 return new StandingsRecord(
-                    Digits.Of(standings.Total.Timetables),
+                    Digits.Of(standings.Total),
                     standings.Sections.ToDictionary(one => one.Key.Value, one => Digits.Of(one.Value)),
                     standings.IsExact
                 );

@@ -88,7 +88,7 @@ internal static class FitEndpoints
         var offered = snapshot.Find(course)!;
         return new(
             course.Value,
-            standings.Total.Timetables.ToString(CultureInfo.InvariantCulture),
+            standings.Total.ToString(CultureInfo.InvariantCulture),
             standings.IsExact,
             offered.Sections.ToDictionary(
                 section => section.Number.Value,

@@ -5,13 +5,13 @@ using HourGrid.Core.Engine.Counting;
 namespace HourGrid.Core.Engine.Answers;
 
 /// <summary>Where each section of the wanted courses stands.</summary>
-/// <param name="Total">The count of all.</param>
+/// <param name="Total">How many timetables there are.</param>
 /// <param name="Sections">
 /// For every section, in how many timetables it is: 0 for a dead one, all of them for a forced one.
 /// </param>
 /// <param name="IsExact">Whether the figures are exact; otherwise each is the least there is.</param>
 public sealed record StandingsAnswer(
-    Tally Total,
+    UInt128 Total,
     IReadOnlyDictionary<RegistrationNumber, UInt128> Sections,
     bool IsExact
 );
@@ -19,6 +19,8 @@ public sealed record StandingsAnswer(
 /// <summary>Counts the timetables that hold each section, all sections in one pass.</summary>
 public static class Standings
 {
+    private const int LevelsBelow = 2;
+
     /// <param name="problem">What is asked.</param>
     /// <param name="budget">How long it may take; null for as long as it takes.</param>
     /// <param name="cancellation">Stops at any moment.</param>
@@ -32,21 +34,29 @@ public static class Standings
     {
         var limit = new WorkLimit(budget, cancellation);
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
-        // Where options stand below the layers is found two levels at a time.
-        using var count = Counts.Count(problem, [root], limit, levelsBelow: 2);
         var sections = problem
             .Ask.Wanted.SelectMany(wanted => problem.Snapshot.Find(wanted.Course)!.Sections)
             .ToDictionary(section => section.Number, _ => UInt128.Zero);
-        var isExact = count.IsExact;
-        if (count.Layers is { } layers)
-            isExact &= layers.Choosing.Fits64(0)
-                ? Fill<ulong>(problem, layers, sections, limit)
-                : Fill<UInt128>(problem, layers, sections, limit);
+        if (root.IsDead)
+            return new(0, sections, true);
+        var choosing = new Choosing(problem);
+        var fits64 = choosing.Fits64(0);
+        // Numbers that 128 bits might not hold are counted first, which refuses those that they do not.
+        if (!fits64)
+            Counts.Count(problem, [root], limit).Dispose();
+        // Where options stand below the layers is found two levels at a time.
+        var layers = new StateLayers(choosing, [root], LevelsBelow, limit);
+        var (total, isExact) = fits64
+            ? Fill<ulong>(problem, layers, sections, limit)
+            : Fill<UInt128>(problem, layers, sections, limit);
+        // Gives the scratch of the choosing back as well.
+        layers.Release();
         cancellation.ThrowIfCancellationRequested();
-        return new(count.Total, sections, isExact);
+        // Leaving every course out is not a timetable.
+        return new(root.HoldsNothing && total > 0 ? total - 1 : total, sections, isExact);
     }
 
-    private static bool Fill<T>(
+    private static (UInt128 Total, bool IsExact) Fill<T>(
         Problem problem,
         StateLayers layers,
         Dictionary<RegistrationNumber, UInt128> sections,
@@ -54,7 +64,7 @@ public static class Standings
     )
         where T : struct, System.Numerics.IBinaryInteger<T>
     {
-        var (counts, isExact) = OptionCounts<T>.Of(problem, layers, limit);
+        var (counts, total, isExact) = OptionCounts<T>.Of(problem, layers, limit);
         for (var level = 0; level < counts.Length; level++)
         for (var option = 0; option < counts[level].Length; option++)
         {
@@ -63,6 +73,6 @@ public static class Standings
             foreach (var section in bundle.Sections)
                 sections[section.Number] += UInt128.CreateTruncating(counts[level][option]) / (UInt128)bundles.Count;
         }
-        return isExact;
+        return (UInt128.CreateTruncating(total), isExact);
     }
 }

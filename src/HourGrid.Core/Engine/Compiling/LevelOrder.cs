@@ -13,13 +13,36 @@ internal static class LevelOrder
     private const int MostForEverySet = 16;
 
     /// <param name="sizes">Options of each course.</param>
+    /// <param name="lastWork">For each course, the work of a node of the level before it where it is the last one.</param>
     /// <param name="density">The share of compatible pairs of each two courses, 0 to 1.</param>
     /// <returns>Numbers of the courses, the first to choose first.</returns>
-    public static int[] Choose(int[] sizes, double[,] density)
+    public static int[] Choose(int[] sizes, double[] lastWork, double[,] density)
     {
-        var courses = sizes.Length;
-        // The last two levels are counted as sets, so their order is one of sizes alone.
-        return courses <= MostForEverySet ? OverEverySet(sizes, density) : Greedy(sizes, density);
+        var order = sizes.Length <= MostForEverySet ? OverEverySet(sizes, density) : Greedy(sizes, density);
+        if (order.Length < 2)
+            return order;
+        // The last level is not visited node by node, but counted as a set for each node before it.
+        var (one, other) = (order[^2], order[^1]);
+        double Nodes(int course) =>
+            sizes[course] * order[..^2].Aggregate(1.0, (share, before) => share * density[course, before]);
+        if (Nodes(other) * lastWork[one] < Nodes(one) * lastWork[other])
+            (order[^2], order[^1]) = (other, one);
+        return order;
+    }
+
+    /// <summary>
+    /// The work of counting what is left of a course as a set: a population count a word, and another for each binary
+    /// digit of the ways above the first that its options have.
+    /// </summary>
+    public static double WorkOfLast(CoursePlay course)
+    {
+        var words = (course.Options.Count + 63) / 64;
+        var digits =
+            32
+            - BitOperations.LeadingZeroCount(
+                (uint)course.Options.Select(option => option.Ways).DefaultIfEmpty(1).Max() - 1
+            );
+        return (1 + words * (1 + digits)) / 2.0;
     }
 
     private static int[] OverEverySet(int[] sizes, double[,] density)

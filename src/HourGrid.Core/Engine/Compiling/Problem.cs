@@ -43,7 +43,11 @@ public sealed class Problem
         if (courses.Sum(course => (course.Options.Count + 63) / 64) * (long)table.Meetings.Length > MaxRowWords / 2)
             throw TooManyBundles(courses);
         var conflicts = new ConflictTable(table, courses, ConflictRule.Of(snapshot, ask), cancellation);
-        var order = LevelOrder.Choose([.. courses.Select(course => course.Options.Count)], conflicts.Density());
+        var order = LevelOrder.Choose(
+            [.. courses.Select(course => course.Options.Count)],
+            [.. courses.Select(LevelOrder.WorkOfLast)],
+            conflicts.Density()
+        );
         Levels = [.. order.Select(course => courses[course])];
         Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches, cancellation);
         Lanes = Compiling.Lanes.Of(ask, wishes, courses, table);

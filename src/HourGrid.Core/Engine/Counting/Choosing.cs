@@ -147,7 +147,10 @@ internal sealed unsafe class Choosing : IDisposable
 
     /// <summary>Whether no choice from a level on can break a rule any more.</summary>
     public bool IsFree(int level, ulong* state) =>
-        !HasRules || (WitnessesLast(state, lasting[level]) && LanesLast(level, state));
+        !HasRules || (WitnessesOutlast(level, state) && LanesLast(level, state));
+
+    /// <summary>Whether no choice from a level on can take the last witness of a rule.</summary>
+    public bool WitnessesOutlast(int level, ulong* state) => WitnessesLast(state, lasting[level]);
 
     /// <summary>Whether every rule has a witness left among those given.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]

@@ -22,6 +22,7 @@ internal sealed unsafe class CompletionCounter
     private readonly PairCounter pairs;
     private readonly RuledPairCounter? ruled;
     private readonly TripleCounter? triples;
+    private readonly TriplesByTaking? ruledTriples;
     private readonly int workOfPair;
     private readonly int workOfTriple;
     private int work;
@@ -37,6 +38,12 @@ internal sealed unsafe class CompletionCounter
         pairs = new PairCounter(choosing);
         ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs) : null;
         triples = levels < 3 ? null : new TripleCounter(choosing, pairs);
+        ruledTriples =
+            triples is not null
+            && choosing.HasRules
+            && new TriplesByTaking(choosing, triples) is { LanesTell: true } tell
+                ? tell
+                : null;
         workOfPair = levels < 2 ? 1 : ways[^2].Length * (first[^1] - first[^2]);
         workOfTriple = levels < 3 ? 1 : Math.Min(WorkBetweenLooks, ways[^3].Length * workOfPair / 4);
     }
@@ -75,10 +82,10 @@ internal sealed unsafe class CompletionCounter
             return Last(state, isFree);
         if (level == levels - 2)
             return LastTwo(state, isFree);
-        if (isFree && level == levels - 3)
+        if (level == levels - 3 && (isFree || (ruledTriples is not null && choosing.WitnessesOutlast(level, state))))
         {
             Look(workOfTriple);
-            return triples!.Count(state);
+            return isFree ? triples!.Count(state) : ruledTriples!.Count(state);
         }
         ulong timetables = 0;
         ulong shapes = 0;

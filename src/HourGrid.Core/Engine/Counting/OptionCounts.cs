@@ -3,7 +3,10 @@ using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine.Counting;
 
-/// <summary>In how many timetables each option stands, from one pass down and one pass up the layers of a count.</summary>
+/// <summary>
+/// In how many timetables each option stands: the ways above every state by one pass down the layers, what completes it
+/// by one pass up, and all options below the frontier between the two.
+/// </summary>
 /// <typeparam name="T">A whole number that holds the count of all.</typeparam>
 internal sealed unsafe class OptionCounts<T>
     where T : struct, IBinaryInteger<T>
@@ -12,46 +15,71 @@ internal sealed unsafe class OptionCounts<T>
 
     private readonly Problem problem;
     private readonly StateLayers layers;
+
+    // By layer and state.
     private readonly T[][] above;
+    private readonly T[][] below;
 
     private OptionCounts(Problem problem, StateLayers layers)
     {
         this.problem = problem;
         this.layers = layers;
         above = [.. layers.Layers.Select(layer => new T[layer.Count])];
+        below = [.. layers.Layers.Select(layer => new T[layer.Count])];
         above[0][0] = T.One;
     }
 
-    /// <summary>By level and option; fewer than there are where the limit stopped the pass.</summary>
-    public static (T[][] Counts, bool IsExact) Of(Problem problem, StateLayers layers, WorkLimit limit)
+    /// <summary>By level and option, and of all; fewer than there are where the limit stopped the pass.</summary>
+    public static (T[][] Counts, T Total, bool IsExact) Of(Problem problem, StateLayers layers, WorkLimit limit)
     {
         var pass = new OptionCounts<T>(problem, layers);
         var counts = Zero(problem);
-        pass.GoDown(counts);
-        return (counts, pass.CountFrontier(counts, limit));
+        pass.GoDown();
+        var isExact = pass.CountFrontier(counts, limit);
+        pass.GoUp(counts);
+        return (counts, pass.below[0][0], isExact);
     }
 
     private static T[][] Zero(Problem problem) => [.. problem.Levels.Select(level => new T[level.Options.Count])];
 
-    /// <summary>Ways above every state, and what stands on the choices between layers.</summary>
-    private void GoDown(T[][] counts)
+    private T[] WaysOf(int level) =>
+        [.. problem.Levels[level].Options.Select(option => T.CreateTruncating(option.Ways))];
+
+    private void GoDown()
     {
         for (var l = 0; l < layers.Layers.Count - 1; l++)
         {
             var layer = layers.Layers[l];
-            var below = layers.Layers[l + 1].Below;
-            T[] ways = [.. problem.Levels[layer.Level].Options.Select(option => T.CreateTruncating(option.Ways))];
-            var its = counts[layer.Level];
+            var ways = WaysOf(layer.Level);
             for (var state = 0; state < layer.Count; state++)
             {
                 var options = layer.Choices.OptionsOf(state);
                 var next = layer.Choices.NextOf(state);
                 for (var choice = 0; choice < options.Length; choice++)
+                    above[l + 1][next[choice]] += above[l][state] * ways[options[choice]];
+            }
+        }
+    }
+
+    private void GoUp(T[][] counts)
+    {
+        for (var l = layers.Layers.Count - 2; l >= 0; l--)
+        {
+            var layer = layers.Layers[l];
+            var ways = WaysOf(layer.Level);
+            var its = counts[layer.Level];
+            for (var state = 0; state < layer.Count; state++)
+            {
+                var options = layer.Choices.OptionsOf(state);
+                var next = layer.Choices.NextOf(state);
+                var sum = T.Zero;
+                for (var choice = 0; choice < options.Length; choice++)
                 {
-                    var weight = above[l][state] * ways[options[choice]];
-                    above[l + 1][next[choice]] += weight;
-                    its[options[choice]] += weight * T.CreateTruncating(below[next[choice]].Timetables);
+                    var completions = ways[options[choice]] * below[l + 1][next[choice]];
+                    its[options[choice]] += above[l][state] * completions;
+                    sum += completions;
                 }
+                below[l][state] = sum;
             }
         }
     }
@@ -59,7 +87,7 @@ internal sealed unsafe class OptionCounts<T>
     private bool CountFrontier(T[][] counts, WorkLimit limit)
     {
         var frontier = layers.Frontier;
-        var weights = above[^1];
+        var (weights, completions) = (above[^1], below[^1]);
         var taken = 0;
         var isExact = true;
         Shared.Run(
@@ -75,7 +103,7 @@ internal sealed unsafe class OptionCounts<T>
                     if (from >= frontier.Count)
                         break;
                     for (var state = from; state < Math.Min(from + StatesAtATime, frontier.Count); state++)
-                        tail.Count(frontier.Level, frontier.State(state), weights[state]);
+                        completions[state] = tail.Count(frontier.Level, frontier.State(state), weights[state]);
                 }
                 lock (counts)
                 {

@@ -1,5 +1,6 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine.Counting;
@@ -8,7 +9,7 @@ namespace HourGrid.Core.Engine.Counting;
 /// <remarks>
 /// This is where counting spends its time. For each option left of the second-last level, the options that its row
 /// leaves of the last one are counted a word at a time, without a branch. Where options of the last level have several
-/// ways, a plane for each binary digit of the ways is counted beside (<see cref="BitPlanes"/>).
+/// ways, planes of those above the first are counted beside (<see cref="BitPlanes"/>).
 /// </remarks>
 internal sealed unsafe class PairCounter
 {
@@ -45,9 +46,13 @@ internal sealed unsafe class PairCounter
     /// <param name="ones">What is left of the second-last level.</param>
     /// <param name="others">What is left of the last level.</param>
     public Pair Count(ulong* ones, ulong* others) =>
-        lastWords == 2 && planes.PerWord <= 2 ? CountTwoWords(ones, others)
-        : !planes.AllOnce && lastWords * planes.PerWord <= MostOnStack ? CountWeighed(ones, others)
-        : !planes.AllOnce ? CountWidely(ones, others)
+        planes.PerWord == 0 ? CountPlain(ones, others)
+        : lastWords == 2 && planes.PerWord == 1 ? CountTwoWords(ones, others)
+        : lastWords * planes.PerWord <= MostOnStack ? CountWeighed(ones, others)
+        : CountWidely(ones, others);
+
+    private Pair CountPlain(ulong* ones, ulong* others) =>
+        lastWords == 2 ? CountPlainTwoWords(ones, others)
         : words == 1 && lastWords == 1 ? CountWord(ones[0], others[0])
         : CountOnce(ones, others);
 
@@ -70,7 +75,7 @@ internal sealed unsafe class PairCounter
         ulong timetables = 0;
         ulong shapes = 0;
         var row = choosing.Row(level, 0);
-        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (; ones != 0; ones &= ones - 1)
         {
             var option = BitOperations.TrailingZeroCount(ones);
@@ -82,14 +87,12 @@ internal sealed unsafe class PairCounter
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountTwoWords(ulong* ones, ulong* others)
+    private Pair CountPlainTwoWords(ulong* ones, ulong* others)
     {
         ulong timetables = 0;
         ulong shapes = 0;
         var (left0, left1) = (others[0], others[1]);
-        var (plane00, plane10) = (planes.Plane(0, 0), planes.Plane(1, 0));
-        var (plane01, plane11) = planes.AllOnce ? (0, 0) : (planes.Plane(0, 1), planes.Plane(1, 1));
-        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (var word = 0; word < words; word++)
         {
             var row = choosing.Row(level, word * 64);
@@ -97,13 +100,33 @@ internal sealed unsafe class PairCounter
             {
                 var option = BitOperations.TrailingZeroCount(bits);
                 var its = row + option * stride;
-                var (both0, both1) = (its[0] & left0, its[1] & left1);
-                shapes += (ulong)(BitOperations.PopCount(both0) + BitOperations.PopCount(both1));
-                var weight =
-                    BitOperations.PopCount(both0 & plane00)
-                    + BitOperations.PopCount(both1 & plane10)
-                    + 2 * (BitOperations.PopCount(both0 & plane01) + BitOperations.PopCount(both1 & plane11));
-                timetables += (ulong)weight * Unsafe.Add(ref way, word * 64 + option);
+                var count = (ulong)(BitOperations.PopCount(its[0] & left0) + BitOperations.PopCount(its[1] & left1));
+                shapes += count;
+                timetables += count * Unsafe.Add(ref way, word * 64 + option);
+            }
+        }
+        return new(timetables, shapes);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountTwoWords(ulong* ones, ulong* others)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var (left0, left1) = (others[0], others[1]);
+        var (twice0, twice1) = (left0 & planes.Plane(0, 0), left1 & planes.Plane(1, 0));
+        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
+        for (var word = 0; word < words; word++)
+        {
+            var row = choosing.Row(level, word * 64);
+            for (var bits = ones[word]; bits != 0; bits &= bits - 1)
+            {
+                var option = BitOperations.TrailingZeroCount(bits);
+                var its = row + option * stride;
+                var count = BitOperations.PopCount(its[0] & left0) + BitOperations.PopCount(its[1] & left1);
+                shapes += (ulong)count;
+                count += BitOperations.PopCount(its[0] & twice0) + BitOperations.PopCount(its[1] & twice1);
+                timetables += (ulong)count * Unsafe.Add(ref way, word * 64 + option);
             }
         }
         return new(timetables, shapes);
@@ -114,7 +137,7 @@ internal sealed unsafe class PairCounter
     {
         ulong timetables = 0;
         ulong shapes = 0;
-        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (var word = 0; word < words; word++)
         {
             var row = choosing.Row(level, word * 64);
@@ -143,7 +166,7 @@ internal sealed unsafe class PairCounter
         for (var word = 0; word < lastWords; word++)
         for (var plane = 0; plane < perWord; plane++)
             cut[word * perWord + plane] = others[word] & planes.Plane(word, plane);
-        ref var way = ref System.Runtime.InteropServices.MemoryMarshal.GetArrayDataReference(ways);
+        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (var word = 0; word < words; word++)
         {
             var row = choosing.Row(level, word * 64);
@@ -154,7 +177,9 @@ internal sealed unsafe class PairCounter
                 ulong weight = 0;
                 for (var lastWord = 0; lastWord < lastWords; lastWord++)
                 {
-                    shapes += (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
+                    var count = (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
+                    shapes += count;
+                    weight += count;
                     for (var plane = 0; plane < perWord; plane++)
                         weight +=
                             (ulong)BitOperations.PopCount(its[lastWord] & cut[lastWord * perWord + plane]) << plane;

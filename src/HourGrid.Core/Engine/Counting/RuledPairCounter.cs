@@ -12,8 +12,6 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class RuledPairCounter
 {
-    private const int MostGroups = 16;
-
     private readonly Choosing choosing;
     private readonly uint[] ways;
     private readonly BitPlanes planes;
@@ -26,14 +24,12 @@ internal sealed unsafe class RuledPairCounter
 
     private readonly PairCounter pairs;
 
-    // Options of the last two levels by what they take off the lanes: one of them, and the set of them.
-    private readonly (int Option, ulong[] Set)[] byTaking;
-    private readonly (int Option, ulong[] Set)[] earlierByTaking;
+    private readonly Takings last;
+    private readonly Takings? earlier;
 
     // Whether options differ so little in what they take that pairs are best counted by it.
     private readonly bool lanesTell;
-    private readonly ulong[] left;
-    private readonly ulong[] earlierLeft;
+    private readonly ulong[] open;
     private readonly ulong[] outlast;
     private readonly ulong[] outlastBoth;
 
@@ -51,13 +47,12 @@ internal sealed unsafe class RuledPairCounter
         witnessesAt = problem.Layout.First[^1];
         lastWords = witnessesAt - lastFirst;
         witnessWords = problem.Layout.LanesAt - witnessesAt;
-        left = GC.AllocateArray<ulong>(lastWords, pinned: true);
         outlast = GC.AllocateArray<ulong>(witnessWords + 1, pinned: true);
         outlastBoth = new ulong[witnessWords + 1];
-        byTaking = GroupByTaking(problem, level + 1);
-        earlierByTaking = level < 0 ? [] : GroupByTaking(problem, level);
-        earlierLeft = GC.AllocateArray<ulong>(lastFirst - first + 1, pinned: true);
-        lanesTell = byTaking.Length * earlierByTaking.Length <= MostGroups;
+        last = new(choosing, level + 1);
+        earlier = level < 0 ? null : new(choosing, level);
+        open = GC.AllocateArray<ulong>(lastFirst + 1, pinned: true);
+        lanesTell = earlier is { AreFew: true };
     }
 
     /// <summary>Pairs, from a state in which all but the last two levels have chosen.</summary>
@@ -97,7 +92,7 @@ internal sealed unsafe class RuledPairCounter
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private Pair CountLast(ulong* state)
     {
-        var its = Left(state);
+        var its = last.Left(state);
         var isFree = choosing.WitnessesLast(state, outlast);
         ulong timetables = 0;
         ulong shapes = 0;
@@ -110,36 +105,6 @@ internal sealed unsafe class RuledPairCounter
             timetables += planes.Weigh(word, bits);
         }
         return new(timetables, shapes);
-    }
-
-    /// <summary>The options left that the lanes still allow.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private ulong* Left(ulong* state)
-    {
-        if (choosing.LanesLast(level + 1, state))
-            return state + lastFirst;
-        var allowed = Pinned.Pointer(left);
-        var count = 0;
-        for (var word = 0; word < lastWords; word++)
-            count += BitOperations.PopCount(allowed[word] = state[lastFirst + word]);
-        if (count <= byTaking.Length)
-            return OneByOne(state, allowed);
-        for (var word = 0; word < lastWords; word++)
-            allowed[word] = 0;
-        foreach (var (option, set) in byTaking)
-            if (choosing.LanesAllow(level + 1, option, state))
-                for (var word = 0; word < lastWords; word++)
-                    allowed[word] |= state[lastFirst + word] & set[word];
-        return allowed;
-    }
-
-    private ulong* OneByOne(ulong* state, ulong* allowed)
-    {
-        for (var word = 0; word < lastWords; word++)
-        for (var bits = allowed[word]; bits != 0; bits &= bits - 1)
-            if (!choosing.LanesAllow(level + 1, (word << 6) + BitOperations.TrailingZeroCount(bits), state))
-                allowed[word] &= ~(bits & (~bits + 1));
-        return allowed;
     }
 
     /// <summary>Those of a word's options that keep a witness of every rule.</summary>
@@ -193,38 +158,20 @@ internal sealed unsafe class RuledPairCounter
         ulong timetables = 0;
         ulong shapes = 0;
         var next = choosing.Scratch(level + 1);
-        var ones = Pinned.Pointer(earlierLeft);
+        var ones = Pinned.Pointer(open);
         for (var word = lastFirst; word < witnessesAt; word++)
             next[word] = state[word];
-        foreach (var (option, set) in earlierByTaking)
+        for (var group = 0; group < earlier!.Count; group++)
         {
-            var any = 0UL;
-            for (var word = 0; word < set.Length; word++)
-                any |= ones[word] = state[first + word] & set[word];
-            if (any == 0 || !choosing.TakeFromLanes(level, option, state, next))
+            if (
+                !earlier.Open(group, state, ones)
+                || !choosing.TakeFromLanes(level, earlier.OptionOf(group), state, next)
+            )
                 continue;
-            var below = pairs.Count(ones, Left(next));
+            var below = pairs.Count(ones + first, last.Left(next));
             timetables += below.Timetables;
             shapes += below.Shapes;
         }
         return new(timetables, shapes);
-    }
-
-    private static (int, ulong[])[] GroupByTaking(Problem problem, int level)
-    {
-        var options = problem.Levels[level].Options.Count;
-        return
-        [
-            .. Enumerable
-                .Range(0, options)
-                .GroupBy(option => string.Join(',', problem.AddsOf(level, option).ToArray()))
-                .Select(group =>
-                {
-                    var set = new ulong[(options + 63) / 64];
-                    foreach (var option in group)
-                        set[option / 64] |= 1UL << (option % 64);
-                    return (group.First(), set);
-                }),
-        ];
     }
 }

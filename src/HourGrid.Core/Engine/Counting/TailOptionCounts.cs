@@ -6,7 +6,8 @@ namespace HourGrid.Core.Engine.Counting;
 /// <summary>In how many completions of a state each option stands. For one thread.</summary>
 /// <remarks>
 /// Where no rule can be broken any more, the last two levels are counted as sets in both directions: for each option of
-/// one level, the options of the other that its row, or its column, leaves.
+/// one level, the options of the other that its row, or its column, leaves. Where only lanes can be broken, so are the
+/// options that take the same off them.
 /// </remarks>
 internal sealed unsafe class TailOptionCounts<T>
     where T : struct, IBinaryInteger<T>
@@ -24,6 +25,11 @@ internal sealed unsafe class TailOptionCounts<T>
     // Whether each of the last two levels has one word, and every option of them one bundle.
     private readonly bool isPlain;
     private readonly int stride;
+
+    // Of the last two levels, and a state of their open options.
+    private readonly Takings ones;
+    private readonly Takings others;
+    private readonly ulong[] open;
     private int looks;
 
     public TailOptionCounts(Choosing choosing, T[][] counts, WorkLimit limit)
@@ -38,13 +44,16 @@ internal sealed unsafe class TailOptionCounts<T>
         planes = [.. ways.Select(level => new BitPlanes([.. level.Select(way => (uint)way)]))];
         columnWords = levels < 2 ? 0 : first[levels - 1] - first[levels - 2];
         columns = levels < 2 ? [] : Columns();
+        ones = new(choosing, Math.Max(0, levels - 2));
+        others = new(choosing, levels - 1);
+        open = GC.AllocateArray<ulong>(problem.Layout.WordCount + 1, pinned: true);
         if (levels < 2)
             return;
         isPlain =
             columnWords == 1
             && first[levels] - first[levels - 1] == 1
-            && planes[levels - 2].AllOnce
-            && planes[levels - 1].AllOnce;
+            && planes[levels - 2].PerWord == 0
+            && planes[levels - 1].PerWord == 0;
         stride = problem.RowWords(levels - 2);
     }
 
@@ -54,8 +63,13 @@ internal sealed unsafe class TailOptionCounts<T>
     /// <returns>The completions of the state.</returns>
     public T Count(int level, ulong* state, T weight)
     {
-        if (level == levels - 2 && choosing.IsFree(level, state))
-            return isPlain ? CountPlainPairs(state, weight) : CountPairs(state, weight);
+        if (level == levels - 2 && choosing.WitnessesOutlast(level, state))
+        {
+            if (choosing.LanesLast(level, state))
+                return CountFreePairs(state, weight);
+            if (ones.AreFew)
+                return CountByTaking(state, weight);
+        }
         if (level == levels)
             return T.One;
         if ((++looks & 255) == 0 && limit.IsOver())
@@ -72,6 +86,31 @@ internal sealed unsafe class TailOptionCounts<T>
             var below = Count(level + 1, next, weight * itsWays) * itsWays;
             counts[level][option] += weight * below;
             sum += below;
+        }
+        return sum;
+    }
+
+    private T CountFreePairs(ulong* state, T weight) =>
+        isPlain ? CountPlainPairs(state, weight) : CountPairs(state, weight);
+
+    private T CountByTaking(ulong* state, T weight)
+    {
+        var sum = T.Zero;
+        var (from, to) = (first[levels - 1], first[levels]);
+        var left = Pinned.Pointer(open);
+        for (var group = 0; group < ones.Count; group++)
+        {
+            if (
+                !ones.Open(group, state, left)
+                || !choosing.TakeFromLanes(levels - 2, ones.OptionOf(group), state, left)
+            )
+                continue;
+            for (var word = from; word < to; word++)
+                left[word] = state[word];
+            var allowed = others.Left(left);
+            for (var word = from; word < to; word++)
+                left[word] = allowed[word - from];
+            sum += CountFreePairs(left, weight);
         }
         return sum;
     }
@@ -135,12 +174,8 @@ internal sealed unsafe class TailOptionCounts<T>
     private static ulong Weigh(BitPlanes planes, ulong* one, ulong* other, int words)
     {
         var sum = 0UL;
-        if (planes.AllOnce)
-            for (var word = 0; word < words; word++)
-                sum += (ulong)BitOperations.PopCount(one[word] & other[word]);
-        else
-            for (var word = 0; word < words; word++)
-                sum += planes.Weigh(word, one[word] & other[word]);
+        for (var word = 0; word < words; word++)
+            sum += planes.Weigh(word, one[word] & other[word]);
         return sum;
     }
 

@@ -7,7 +7,7 @@ namespace HourGrid.Core.Engine.Counting;
 /// <summary>Counts the triples of options of the last three levels that may stand together, where no rule is left to break.</summary>
 /// <remarks>
 /// For each option left of the third-last level, what its row leaves of the last two is counted as pairs. Where each
-/// of the three levels is one word, all of it stays in registers, without a call or a state written.
+/// of the three levels is one word, or the last one two, that stays in registers, without a call or a state written.
 /// </remarks>
 internal sealed unsafe class TripleCounter
 {
@@ -19,6 +19,7 @@ internal sealed unsafe class TripleCounter
     private readonly int level;
     private readonly int[] first;
     private readonly bool isNarrow;
+    private readonly bool lastIsTwoWords;
 
     /// <param name="choosing">A problem of three levels at least.</param>
     /// <param name="pairs">Counts its pairs.</param>
@@ -32,11 +33,15 @@ internal sealed unsafe class TripleCounter
         ways = [.. levels[^3].Options.Select(option => (uint)option.Ways)];
         pairWays = [.. levels[^2].Options.Select(option => (uint)option.Ways)];
         planes = new([.. levels[^1].Options.Select(option => (uint)option.Ways)]);
-        isNarrow = first[^1] - first[^4] == 3 && planes.PerWord <= 2;
+        isNarrow = first[^1] - first[^4] == 3 && planes.PerWord <= 1;
+        lastIsTwoWords = first[^1] - first[^2] == 2 && planes.PerWord == 0;
     }
 
     /// <summary>Triples, from a state in which all but the last three levels have chosen.</summary>
-    public Pair Count(ulong* state) => isNarrow ? CountWords(state + first[level]) : CountWide(state);
+    public Pair Count(ulong* state) =>
+        isNarrow ? CountWords(state + first[level])
+        : lastIsTwoWords ? CountTwoWords(state)
+        : CountWide(state);
 
     /// <param name="left">What is left of each of the three, a word each.</param>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
@@ -51,9 +56,7 @@ internal sealed unsafe class TripleCounter
         // Invariant: options come from the bits of a state, so they lie within the arrays of their level.
         ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         ref var pairWay = ref MemoryMarshal.GetArrayDataReference(pairWays);
-        var allOnce = planes.AllOnce;
-        var plane0 = planes.Plane(0, 0);
-        var plane1 = allOnce ? 0 : planes.Plane(0, 1);
+        var twice = planes.Plane(0, 0);
         for (var bits = left[0]; bits != 0; bits &= bits - 1)
         {
             var option = BitOperations.TrailingZeroCount(bits);
@@ -63,7 +66,7 @@ internal sealed unsafe class TripleCounter
                 continue;
             ulong weighed = 0;
             ulong counted = 0;
-            if (allOnce)
+            if (twice == 0)
                 for (var ones = left[1] & row[0]; ones != 0; ones &= ones - 1)
                 {
                     var one = BitOperations.TrailingZeroCount(ones);
@@ -76,11 +79,49 @@ internal sealed unsafe class TripleCounter
                 {
                     var one = BitOperations.TrailingZeroCount(ones);
                     var both = pairRows[one * pairStride] & others;
-                    counted += (ulong)BitOperations.PopCount(both);
-                    var count = BitOperations.PopCount(both & plane0) + 2 * BitOperations.PopCount(both & plane1);
-                    weighed += (ulong)count * Unsafe.Add(ref pairWay, one);
+                    var count = BitOperations.PopCount(both);
+                    counted += (ulong)count;
+                    weighed += (ulong)(count + BitOperations.PopCount(both & twice)) * Unsafe.Add(ref pairWay, one);
                 }
             shapes += counted;
+            timetables += weighed * Unsafe.Add(ref way, option);
+        }
+        return new(timetables, shapes);
+    }
+
+    /// <summary>Where the last level is two words, and each of its options has one bundle.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private Pair CountTwoWords(ulong* state)
+    {
+        ulong timetables = 0;
+        ulong shapes = 0;
+        var pairWords = first[^2] - first[^3];
+        var pairs = state + first[^3];
+        var (last0, last1) = (pairs[pairWords], pairs[pairWords + 1]);
+        var pairRows = choosing.Row(level + 1, 0);
+        var pairStride = choosing.Problem.RowWords(level + 1);
+        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
+        ref var pairWay = ref MemoryMarshal.GetArrayDataReference(pairWays);
+        for (var word = first[level]; word < first[level + 1]; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            var row = choosing.Row(level, option);
+            var (others0, others1) = (last0 & row[pairWords], last1 & row[pairWords + 1]);
+            if ((others0 | others1) == 0)
+                continue;
+            ulong weighed = 0;
+            for (var pairWord = 0; pairWord < pairWords; pairWord++)
+            for (var ones = pairs[pairWord] & row[pairWord]; ones != 0; ones &= ones - 1)
+            {
+                var one = (pairWord << 6) + BitOperations.TrailingZeroCount(ones);
+                var its = pairRows + one * pairStride;
+                var count = (ulong)(
+                    BitOperations.PopCount(its[0] & others0) + BitOperations.PopCount(its[1] & others1)
+                );
+                shapes += count;
+                weighed += count * Unsafe.Add(ref pairWay, one);
+            }
             timetables += weighed * Unsafe.Add(ref way, option);
         }
         return new(timetables, shapes);
