@@ -34,6 +34,8 @@ public sealed unsafe class EveryRow
     private readonly ushort[] row;
     private readonly int[] first;
     private readonly int levels;
+    private readonly Takings last;
+    private int nodes;
     private int filled;
     private bool isStopped;
 
@@ -45,6 +47,7 @@ public sealed unsafe class EveryRow
         this.limit = limit;
         first = problem.Layout.First;
         levels = problem.Levels.Count;
+        last = new Takings(choosing, levels - 1);
         Width = WidthOf(problem);
         block = GC.AllocateUninitializedArray<ushort>(RowsInBlock * Width, pinned: true);
         row = new ushort[Width];
@@ -125,7 +128,7 @@ public sealed unsafe class EveryRow
             WriteLast(state, takesAny);
             return;
         }
-        if (limit.IsOver())
+        if ((++nodes & 63) == 0 && limit.IsOver())
             isStopped = true;
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1] && !isStopped; word++)
@@ -148,14 +151,15 @@ public sealed unsafe class EveryRow
     {
         var level = levels - 1;
         var place = placeOf[level];
-        var isFree = choosing.IsFree(level, state);
+        var keepsWitnesses = !choosing.HasRules || choosing.WitnessesOutlast(level, state);
+        var allowed = last.Left(state);
         ref var into = ref MemoryMarshal.GetArrayDataReference(block);
         ref var from = ref MemoryMarshal.GetArrayDataReference(row);
-        for (var word = first[level]; word < first[level + 1]; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        for (var word = 0; word < first[levels] - first[level]; word++)
+        for (var bits = allowed[word]; bits != 0; bits &= bits - 1)
         {
-            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!isFree && !choosing.KeepsRules(level, option, state, choosing.Scratch(levels)))
+            var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
+            if (!keepsWitnesses && !choosing.WitnessesAllow(level, option, state))
                 continue;
             foreach (var number in numbers[level][option])
             {
