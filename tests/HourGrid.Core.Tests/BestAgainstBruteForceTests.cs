@@ -50,6 +50,72 @@ public sealed class BestAgainstBruteForceTests
             iter: Cases
         );
 
+    /// <summary>
+    /// Bundles of the same hours that differ in credits and in free seats: the best of a week shape may not be the one
+    /// that its seats promised, and must not stand among the best for that.
+    /// </summary>
+    [Fact]
+    public void So_many_of_the_best_week_shapes_are_the_first_of_more()
+    {
+        var term = new Term(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
+        Section Offered(string number, decimal credits, int seats, Weekday? day = null) =>
+            new()
+            {
+                Number = new(number),
+                Label = "",
+                Term = term.Id,
+                Component = "lecture",
+                Credits = Credits.Of(credits),
+                Seats = new(seats, 0, 0, 0),
+                Patterns = day is { } its
+                    ? [new(WeekdaySet.Of(its), new(new(600), new(660)), "", null, term.Start, term.End, 1)]
+                    : [],
+            };
+        Course Of(string id, params Section[] sections) =>
+            new()
+            {
+                Id = new(id),
+                Subject = "C",
+                Number = id,
+                Title = "",
+                Credits = CreditRange.Of(Credits.Of(4)),
+                Sections = sections,
+            };
+        var snapshot = new CatalogueSnapshot(
+            term,
+            [],
+            new([]),
+            [
+                Of("C0", Offered("003", 1.5m, 2), Offered("004", 2.5m, 0)),
+                Of("C1", Offered("100", 2.5m, 5), Offered("101", 1.5m, 0), Offered("102", 2.5m, 0, Weekday.Friday)),
+                Of("C2", Offered("201", 4, 2, Weekday.Monday), Offered("205", 4, 2, Weekday.Friday)),
+            ]
+        );
+        var ask = new Ask
+        {
+            Term = term.Id,
+            Seats = SeatsRule.Any,
+            Credits = new(Credits.Of(3), Credits.Of(7.5m)),
+            Weights = NoWeights with { Seats = 100, Wanted = 20, EarlierFinish = 60, LaterStart = 20 },
+            Wanted =
+            [
+                .. snapshot.Courses.Select(course => new WantedCourse
+                {
+                    Course = course.Course.Id,
+                    Role = CourseRole.IfItFits,
+                }),
+            ],
+        };
+        var problem = Problem.Compile(snapshot, ask);
+        string[] all = [.. Best.Of(problem, 500, byShape: true).Timetables.Select(one => Keys.Of(one.Timetable))];
+        Assert.True(all.Length > 8);
+        for (var count = 1; count < all.Length; count++)
+            Assert.Equal(
+                all.Take(count),
+                Best.Of(problem, count, byShape: true).Timetables.Select(one => Keys.Of(one.Timetable))
+            );
+    }
+
     /// <summary>With no weight all scores are 0, and the order is that of the registration numbers.</summary>
     private static readonly Weights NoWeights = new()
     {

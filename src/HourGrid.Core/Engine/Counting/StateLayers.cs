@@ -20,6 +20,9 @@ internal sealed unsafe class StateLayers
     /// <summary>Choices out of one layer, at most; 8 bytes each.</summary>
     private const int MostChoices = 3 << 20;
 
+    /// <summary>Choices to a state in the layer before the last, on the average, for the last to be worth its making.</summary>
+    private const double LeastShared = 2.5;
+
     private readonly List<StateLayer> layers = [];
     private readonly List<int> rootStates = [];
 
@@ -39,7 +42,8 @@ internal sealed unsafe class StateLayers
         }
         layers.Add(first);
         while (
-            Frontier.Level < choosing.Problem.Levels.Count - levelsBelow
+            choosing.Problem.Levels.Count - levelsBelow - Frontier.Level is var left and > 0
+            && (left > 1 || IsWorthAnother)
             && ChoicesAhead(Frontier) is var ahead and <= MostChoices
             && Next(Frontier, (int)ahead, limit) is { } next
         )
@@ -106,6 +110,12 @@ internal sealed unsafe class StateLayers
             layer.Release();
         Choosing.Dispose();
     }
+
+    /// <summary>
+    /// Whether so many choices led to the same states that finding out which of the next are the same takes less than to
+    /// search below each: the deeper the layer, the more there are.
+    /// </summary>
+    private bool IsWorthAnother => layers.Count < 2 || layers[^2].Choices.Count >= LeastShared * Frontier.Count;
 
     private StateLayer NewLayer(int level, int expected)
     {

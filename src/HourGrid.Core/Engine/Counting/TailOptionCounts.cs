@@ -63,13 +63,10 @@ internal sealed unsafe class TailOptionCounts<T>
     /// <returns>The completions of the state.</returns>
     public T Count(int level, ulong* state, T weight)
     {
-        if (level == levels - 2 && choosing.WitnessesOutlast(level, state))
-        {
-            if (choosing.LanesLast(level, state))
-                return CountFreePairs(state, weight);
-            if (ones.AreFew)
-                return CountByTaking(state, weight);
-        }
+        if (level == levels - 2 && choosing.IsFree(level, state))
+            return CountFreePairs(state, weight);
+        if (level == levels - 2 && ones.AreFew && choosing.WitnessesOutlast(level, state))
+            return CountByTaking(state, weight);
         if (level == levels)
             return T.One;
         if ((++looks & 255) == 0 && limit.IsOver())
@@ -143,29 +140,29 @@ internal sealed unsafe class TailOptionCounts<T>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private T CountPairs(ulong* state, T weight)
     {
-        var ones = state + first[levels - 2];
-        var others = state + first[levels - 1];
+        var from = state + first[levels - 2];
+        var to = state + first[levels - 1];
         var lastWords = first[levels] - first[levels - 1];
+        var (itsOnes, itsOthers) = (counts[levels - 2], counts[levels - 1]);
+        var (waysOnes, waysOthers) = (ways[levels - 2], ways[levels - 1]);
+        var (planesOnes, planesOthers) = (planes[levels - 2], planes[levels - 1]);
+        var row = choosing.Row(levels - 2, 0);
         var sum = 0UL;
         for (var word = 0; word < columnWords; word++)
-        for (var bits = ones[word]; bits != 0; bits &= bits - 1)
+        for (var bits = from[word]; bits != 0; bits &= bits - 1)
         {
             var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
-            var both =
-                Weigh(planes[levels - 1], choosing.Row(levels - 2, option), others, lastWords)
-                * ways[levels - 2][option];
-            counts[levels - 2][option] += weight * T.CreateTruncating(both);
+            var both = Weigh(planesOthers, row + (long)option * stride, to, lastWords) * waysOnes[option];
+            itsOnes[option] += weight * T.CreateTruncating(both);
             sum += both;
         }
         var column = Pinned.Pointer(columns);
         for (var word = 0; word < lastWords; word++)
-        for (var bits = others[word]; bits != 0; bits &= bits - 1)
+        for (var bits = to[word]; bits != 0; bits &= bits - 1)
         {
             var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
-            var both =
-                Weigh(planes[levels - 2], column + (long)option * columnWords, ones, columnWords)
-                * ways[levels - 1][option];
-            counts[levels - 1][option] += weight * T.CreateTruncating(both);
+            var both = Weigh(planesOnes, column + (long)option * columnWords, from, columnWords) * waysOthers[option];
+            itsOthers[option] += weight * T.CreateTruncating(both);
         }
         return T.CreateTruncating(sum);
     }

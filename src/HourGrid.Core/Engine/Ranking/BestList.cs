@@ -9,7 +9,7 @@ internal sealed record Ranked(long Cost, int[] Ranks, RankedBundle[] Bundles, in
 
 /// <summary>The best found so far, no more than are wanted. Threads share it.</summary>
 /// <param name="most">How many are wanted, at least 1.</param>
-/// <param name="ceiling">A cost that so many are known not to exceed.</param>
+/// <param name="ceiling">A cost that so many are known not to exceed; what costs more is not kept.</param>
 internal sealed class BestList(int most, long ceiling = long.MaxValue)
 {
     // The worst on top.
@@ -27,6 +27,9 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
 
     public void Offer(Ranked offered)
     {
+        // Else the worst of those kept could be one of them, and would stand for those that cost as much as the ceiling.
+        if (offered.Cost > ceiling)
+            return;
         lock (gate)
         {
             if (heap.Count < most)
@@ -38,7 +41,7 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
             if (heap.Count < most)
                 return;
             Volatile.Write(ref worst, heap.Peek());
-            Volatile.Write(ref threshold, Math.Min(ceiling, heap.Peek().Cost));
+            Volatile.Write(ref threshold, heap.Peek().Cost);
         }
     }
 
