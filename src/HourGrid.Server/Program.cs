@@ -22,6 +22,8 @@ builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
 builder.Services.AddSingleton<AnswerRoom>();
 builder.Services.AddSingleton<HeldRoom>();
 builder.Services.AddSingleton<WarmUp>();
+builder.Services.AddScoped<SketchRows>();
+builder.Services.AddScoped<SketchShelf>();
 builder.Services.AddScoped<SketchDesk>();
 builder.Services.AddScoped<PicksDesk>();
 if (!DataFolder.IsDescribingOnly)

@@ -241,10 +241,17 @@ public sealed class SketchTests(RunningServer server) : IClassFixture<RunningSer
     public async Task No_more_sketches_are_kept_than_one_can_look_through()
     {
         var student = await server.StudentAsync();
-        for (var made = 0; made < 50; made++)
+        var first = Id(await student.NewSketchAsync("Sketch 0", Requests.AskFor()));
+        for (var made = 1; made < 50; made++)
             await student.NewSketchAsync($"Sketch {made}", Requests.AskFor());
         var refused = await student.PostSketchAsync("One more", Requests.AskFor()).JsonAsync(422);
         Assert.Contains("50 sketches", refused["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+        // Nor is a deleted one given back where another took its place.
+        await student.DeleteAsync($"/api/sketches/{first}");
+        await student.NewSketchAsync("One more", Requests.AskFor());
+        var full = await student.PostAsync($"/api/sketches/{first}/choose", null).JsonAsync(422);
+        Assert.Contains("50 sketches", full["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Equal(50, (await student.SketchNamesAsync()).Length);
     }
 
     [Fact]

@@ -32,7 +32,7 @@ export function SketchMenu({ sketch, edits }: Props) {
   const trying = (doing: Promise<void>) =>
     void doing.then(
       () => setProblem(null),
-      (error: unknown) => setProblem(error instanceof Error ? error.message : 'That did not work.'),
+      (error: unknown) => setProblem(sayProblem(error)),
     );
   const choose = async (id: string) =>
     open(await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id } } })));
@@ -151,6 +151,8 @@ export function SketchMenu({ sketch, edits }: Props) {
   );
 }
 
+const sayProblem = (error: unknown) => (error instanceof Error ? error.message : 'That did not work.');
+
 type Deleted = { id: string; name: string };
 
 const deletedKey = (term: string) => ['deleted-sketch', term];
@@ -159,8 +161,12 @@ const deletedKey = (term: string) => ['deleted-sketch', term];
 export function DeletedSketch({ term }: { term: string }) {
   const client = useQueryClient();
   const { data } = useQuery<Deleted | null>({ queryKey: deletedKey(term), queryFn: () => null, staleTime: Infinity });
+  const [problem, setProblem] = useState<string | null>(null);
   if (!data) return null;
-  const forget = () => client.setQueryData(deletedKey(term), null);
+  const forget = () => {
+    setProblem(null);
+    client.setQueryData(deletedKey(term), null);
+  };
   const back = async () => {
     const sketch = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: data.id } } }));
     client.setQueryData(sketchKey(term), sketch);
@@ -169,8 +175,10 @@ export function DeletedSketch({ term }: { term: string }) {
   };
   return (
     <div role="status" className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12">
-      <span className="min-w-0 flex-1 break-words">“{data.name}” is deleted.</span>
-      <Button onClick={() => void back()}>Undo</Button>
+      <span className="min-w-0 flex-1 break-words">
+        “{data.name}” is deleted. {problem}
+      </span>
+      <Button onClick={() => void back().catch((error: unknown) => setProblem(sayProblem(error)))}>Undo</Button>
       <Button look="quiet" onClick={forget}>
         Dismiss
       </Button>

@@ -65,34 +65,34 @@ internal static class SketchEndpoints
     /// <summary>The student's sketch of a term, made at the first time.</summary>
     private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenAsync(
         string term,
-        SketchDesk desk,
+        SketchShelf shelf,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     ) =>
         catalogue.Find(new TermId(term)) is { } snapshot
-            ? TypedResults.Ok(await desk.OpenAsync(snapshot.Term.Id, cancellation))
+            ? TypedResults.Ok(await shelf.OpenAsync(snapshot.Term.Id, cancellation))
             : Refusals.NoSuchTerm(term);
 
     private static async Task<SketchesRecord> ListAsync(
         string term,
-        SketchDesk desk,
+        SketchShelf shelf,
         CancellationToken cancellation
-    ) => new(await desk.ListAsync(new(term), cancellation), await desk.DeletedAsync(new(term), cancellation));
+    ) => new(await shelf.ListAsync(new(term), cancellation), await shelf.DeletedAsync(new(term), cancellation));
 
     /// <summary>A new sketch of a name that asks what it is given: nothing yet, or what another one asks.</summary>
     private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> NewAsync(
         string term,
         JsonElement body,
-        SketchDesk desk,
+        SketchShelf shelf,
         AnswerRoom room,
         CancellationToken cancellation
-    ) => await AddAsync(term, Content(body, RequestBody.Ask(body)), desk, room, cancellation);
+    ) => await AddAsync(term, Content(body, RequestBody.Ask(body)), shelf, room, cancellation);
 
     /// <summary>A new sketch, once it can be answered and there is room for it.</summary>
     public static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> AddAsync(
         string term,
         SketchContent content,
-        SketchDesk desk,
+        SketchShelf shelf,
         AnswerRoom room,
         CancellationToken cancellation
     )
@@ -100,42 +100,43 @@ internal static class SketchEndpoints
         if (content.Ask.Term.Value != term)
             return OtherTerm(term);
         room.Check(content.Ask);
-        return await desk.NewAsync(content, cancellation) is { } sketch
-            ? TypedResults.Ok(sketch)
-            : TypedResults.Problem(
-                statusCode: StatusCodes.Status422UnprocessableEntity,
-                detail: $"You have {SketchDesk.MostOfTerm} sketches of this term, and no more are kept. Delete one first."
-            );
+        return await shelf.NewAsync(content, cancellation) is { } sketch ? TypedResults.Ok(sketch) : NoRoom();
     }
 
     private static async Task<Results<Ok<SketchesRecord>, ProblemHttpResult>> OrderAsync(
         string term,
         JsonElement body,
-        SketchDesk desk,
+        SketchShelf shelf,
         CancellationToken cancellation
     )
     {
-        var ids = RequestBody.Texts(body, "ids", SketchDesk.MostOfTerm);
+        var ids = RequestBody.Texts(body, "ids", SketchShelf.MostOfTerm);
         if (ids.FirstOrDefault(id => !Guid.TryParse(id, out _)) is { } wrong)
             return TypedResults.Problem(
                 statusCode: StatusCodes.Status400BadRequest,
                 detail: $"ids: found \"{wrong}\", expected the id of a sketch."
             );
-        await desk.OrderAsync(new(term), [.. ids.Select(Guid.Parse)], cancellation);
-        return TypedResults.Ok(await ListAsync(term, desk, cancellation));
+        await shelf.OrderAsync(new(term), [.. ids.Select(Guid.Parse)], cancellation);
+        return TypedResults.Ok(await ListAsync(term, shelf, cancellation));
     }
 
     private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> ChooseAsync(
         Guid id,
-        SketchDesk desk,
+        SketchShelf shelf,
         CancellationToken cancellation
-    ) => await desk.ChooseAsync(id, cancellation) is { } sketch ? TypedResults.Ok(sketch) : NoSuchSketch();
+    ) =>
+        await shelf.ChooseAsync(id, cancellation) switch
+        {
+            (_, false) => NoRoom(),
+            ({ } sketch, _) => TypedResults.Ok(sketch),
+            _ => NoSuchSketch(),
+        };
 
     private static async Task<Results<NoContent, ProblemHttpResult>> DeleteAsync(
         Guid id,
-        SketchDesk desk,
+        SketchShelf shelf,
         CancellationToken cancellation
-    ) => await desk.DeleteAsync(id, cancellation) ? TypedResults.NoContent() : NoSuchSketch();
+    ) => await shelf.DeleteAsync(id, cancellation) ? TypedResults.NoContent() : NoSuchSketch();
 
     private static SketchContent Content(JsonElement body, Ask ask) =>
         new(Name(body), ask, RequestBody.PutBy(body, "shortlist"));
@@ -150,6 +151,12 @@ internal static class SketchEndpoints
 
     public static ProblemHttpResult NoSuchSketch() =>
         TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, detail: "You have no such sketch.");
+
+    private static ProblemHttpResult NoRoom() =>
+        TypedResults.Problem(
+            statusCode: StatusCodes.Status422UnprocessableEntity,
+            detail: $"You have {SketchShelf.MostOfTerm} sketches of this term, and no more are kept. Delete one first."
+        );
 
     private static ProblemHttpResult OtherTerm(string expected) =>
         TypedResults.Problem(

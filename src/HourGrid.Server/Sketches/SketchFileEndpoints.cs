@@ -45,10 +45,10 @@ internal static class SketchFileEndpoints
     private static Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenAsync(
         string term,
         JsonElement body,
-        SketchDesk desk,
+        SketchShelf shelf,
         AnswerRoom room,
         CancellationToken cancellation
-    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body).Value, desk, room, cancellation);
+    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body).Value, shelf, room, cancellation);
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> GiveAsync(
         Guid id,

@@ -1,0 +1,107 @@
+using System.Text;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Data;
+using HourGrid.Data.Sketches;
+using HourGrid.Formats.Asking;
+using HourGrid.Formats.PutBy;
+using HourGrid.Formats.Sketches;
+using HourGrid.Server.Students;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Server.Sketches;
+
+/// <summary>Finds the current student's sketches in the database, and reads what is in one.</summary>
+internal sealed class SketchRows(HourGridContext database, CurrentStudent student)
+{
+    /// <summary>The student's sketches of all terms, deleted ones too.</summary>
+    public IQueryable<SketchRow> Mine() => database.Sketches.Where(row => row.StudentId == student.Id);
+
+    /// <summary>The student's sketches of a term that are not deleted.</summary>
+    public IQueryable<SketchRow> OfTerm(TermId term) =>
+        Mine().Where(row => row.TermId == term.Value && !row.IsDeleted);
+
+    /// <summary>A sketch as it is now.</summary>
+    public async Task<(SketchRecord Record, Ask Ask)> StateAsync(SketchRow row, CancellationToken cancellation)
+    {
+        var current = await CurrentAsync(row, cancellation);
+        var ask = AskOf(current);
+        var record = new SketchRecord(
+            row.Id,
+            current.Name,
+            row.TermId,
+            row.Version,
+            await StepExistsAsync(row.Id, row.CurrentStep - 1, cancellation),
+            await StepExistsAsync(row.Id, row.CurrentStep + 1, cancellation),
+            await ChangesAsync(row, ask, cancellation),
+            AskDocument.Of(ask),
+            [.. PutByJson.Shortlist(current.ShortlistJson).Select(PutByDocument.Of)]
+        );
+        return (record, ask);
+    }
+
+    /// <summary>What a sketch holds now.</summary>
+    public Task<SketchStepRow> CurrentAsync(SketchRow row, CancellationToken cancellation) =>
+        database
+            .SketchSteps.AsNoTracking()
+            .SingleAsync(step => step.SketchId == row.Id && step.Number == row.CurrentStep, cancellation);
+
+    /// <summary>Whether a sketch has a step of a number, to undo or redo.</summary>
+    public Task<bool> StepExistsAsync(Guid id, int number, CancellationToken cancellation) =>
+        database.SketchSteps.AnyAsync(step => step.SketchId == id && step.Number == number, cancellation);
+
+    /// <summary>The newest change that catalogues made to sections, 0 before any.</summary>
+    public async Task<int> LatestChangeAsync(CancellationToken cancellation) =>
+        await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0;
+
+    /// <summary>What a step asks.</summary>
+    public static Ask AskOf(SketchStepRow step) => AskJson.Read(Encoding.UTF8.GetBytes(step.AskJson)).Value;
+
+    /// <summary>A step that holds what is given.</summary>
+    public static SketchStepRow Step(Guid sketch, int number, SketchContent content) =>
+        new()
+        {
+            SketchId = sketch,
+            Number = number,
+            Name = content.Name,
+            AskJson = Encoding.UTF8.GetString(AskJson.Write(content.Ask)),
+            ShortlistJson = PutByJson.Write(content.Shortlist),
+        };
+
+    /// <summary>What newer catalogues did to sections that the sketch holds on to, since the student last read of it.</summary>
+    private async Task<IReadOnlyList<ChangedSectionRecord>> ChangesAsync(
+        SketchRow row,
+        Ask ask,
+        CancellationToken cancellation
+    )
+    {
+        string[] held =
+        [
+            .. ask
+                .Wanted.SelectMany(wanted => wanted.Keep)
+                .Concat(ask.Registered)
+                .Select(number => number.Value)
+                .Distinct(),
+        ];
+        if (held.Length == 0)
+            return [];
+        var changes = await database
+            .SectionChanges.AsNoTracking()
+            .Where(change => change.TermId == row.TermId && change.Id > row.ChangesRead)
+            .Where(change => held.Contains(change.Number))
+            .OrderBy(change => change.Id)
+            .ToListAsync(cancellation);
+        return
+        [
+            .. changes
+                .GroupBy(change => change.Number)
+                .Select(its => its.Last())
+                .Select(change => new ChangedSectionRecord(
+                    change.CourseId,
+                    change.Number,
+                    change.Label,
+                    change.IsGone
+                )),
+        ];
+    }
+}
