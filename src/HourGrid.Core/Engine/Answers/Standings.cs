@@ -41,9 +41,13 @@ public static class Standings
             return new(0, sections, true);
         var choosing = new Choosing(problem);
         var fits64 = choosing.Fits64(0);
-        // Numbers that 128 bits might not hold are counted first, which refuses those that they do not.
-        if (!fits64)
-            Counts.Count(problem, [root], limit).Dispose();
+        // What 64 bits might not hold is counted first, which refuses what 128 do not.
+        if (!fits64 && CountOf(problem, root, limit) is { IsExact: false } least)
+        {
+            choosing.Dispose();
+            cancellation.ThrowIfCancellationRequested();
+            return new(least.Total, sections, false);
+        }
         // Where options stand below the layers is found two levels at a time.
         var layers = new StateLayers(choosing, [root], LevelsBelow, limit);
         var (total, isExact) = fits64
@@ -54,6 +58,12 @@ public static class Standings
         cancellation.ThrowIfCancellationRequested();
         // Leaving every course out is not a timetable.
         return new(root.HoldsNothing && total > 0 ? total - 1 : total, sections, isExact);
+    }
+
+    private static (UInt128 Total, bool IsExact) CountOf(Problem problem, Root root, WorkLimit limit)
+    {
+        using var count = Counts.Count(problem, [root], limit);
+        return (count.Total.Timetables, count.IsExact);
     }
 
     private static (UInt128 Total, bool IsExact) Fill<T>(
