@@ -17,7 +17,7 @@ export function Menu({ trigger, align = "end", children }: MenuProps) {
         <DropdownMenu.Content
           align={align}
           sideOffset={4}
-          className="z-50 min-w-44 rounded-[4px] border border-rule bg-sheet p-1 text-14 text-ink shadow-md"
+          className="z-50 max-h-(--radix-dropdown-menu-content-available-height) max-w-[min(28rem,calc(100vw-1rem))] min-w-44 overflow-y-auto rounded-[4px] border border-rule bg-sheet p-1 text-14 text-ink shadow-md"
         >
           {children}
         </DropdownMenu.Content>
@@ -31,17 +31,31 @@ type ChoiceProps = {
   onChoose: (value: string) => void;
 };
 
+function showChosen(group: HTMLElement | null) {
+  const chosen = group?.querySelector('[data-state="checked"]');
+  if (!group || !chosen) return;
+  group.scrollTop += chosen.getBoundingClientRect().bottom - group.getBoundingClientRect().bottom;
+}
+
 export function MenuChoice({ value, choices, onChoose }: ChoiceProps) {
   return (
-    <DropdownMenu.RadioGroup value={value} onValueChange={onChoose}>
+    // Many choices scroll by themselves, so that what comes after them stays in view.
+    <DropdownMenu.RadioGroup
+      ref={showChosen}
+      // What scrolls can be focused; Tab does not go from item to item in a menu, so it is no stop on the way.
+      tabIndex={0}
+      value={value}
+      onValueChange={onChoose}
+      className="max-h-[40vh] overflow-y-auto"
+    >
       {choices.map((choice) => (
         <DropdownMenu.RadioItem key={choice.value} value={choice.value} className={item}>
-          <span className="w-4">
+          <span className="w-4 shrink-0">
             <DropdownMenu.ItemIndicator>
               <Check size={14} aria-hidden="true" />
             </DropdownMenu.ItemIndicator>
           </span>
-          {choice.label}
+          <span className="min-w-0 break-words">{choice.label}</span>
         </DropdownMenu.RadioItem>
       ))}
     </DropdownMenu.RadioGroup>
@@ -55,8 +69,8 @@ export function MenuLine() {
 export function MenuItem({ onSelect, children }: { onSelect: () => void; children: ReactNode }) {
   return (
     <DropdownMenu.Item onSelect={onSelect} className={item}>
-      <span className="w-4" />
-      {children}
+      <span className="w-4 shrink-0" />
+      <span className="min-w-0 break-words">{children}</span>
     </DropdownMenu.Item>
   );
 }

@@ -175,7 +175,7 @@ export function DeletedSketch({ term }: { term: string }) {
   };
   return (
     <div role="status" className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12">
-      <span className="min-w-0 flex-1 break-words">
+      <span className={`min-w-0 break-words ${problem === null ? 'flex-1' : 'basis-full'}`}>
         “{data.name}” is deleted. {problem}
       </span>
       <Button onClick={() => void back().catch((error: unknown) => setProblem(sayProblem(error)))}>Undo</Button>

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { expectNoFaults } from '../axe';
 import { Desk } from '../desk';
 
 test('several sketches: new, copied, renamed, chosen, compared, deleted and had back', async ({ page }) => {
@@ -55,6 +56,34 @@ test('several sketches: new, copied, renamed, chosen, compared, deleted and had 
   await page.reload();
   await desk.sketchMenu('Bring back “With the evening job”');
   await expect(desk.sketchName).toHaveText('With the evening job');
+});
+
+test('as many sketches as are kept: the menu shows the one that is open and reaches all, and there is no room for more', async ({
+  page,
+}) => {
+  const desk = await Desk.open(page);
+  const ask = { format: 'hour-grid-ask', version: 1, term: '2027SP', wanted: [] };
+  const make = async (name: string) =>
+    expect(
+      (await page.request.post('/api/terms/2027SP/sketches', { data: { name, ask, shortlist: [] } })).ok(),
+    ).toBe(true);
+  for (let i = 2; i <= 50; i++) await make(`Sketch number ${i}`);
+  await page.reload();
+  await expect(page.getByText('sketch 50 of 50')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Sketch: Sketch number 50. Change' }).click();
+  await expect(page.getByRole('menuitemradio', { name: 'Sketch number 50' })).toBeInViewport();
+  await expect(page.getByRole('menuitem', { name: 'Delete this sketch' })).toBeInViewport();
+  await expectNoFaults(page);
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('menuitemradio', { name: 'First sketch' })).toBeInViewport();
+  await page.keyboard.press('Escape');
+
+  await desk.sketchMenu('Delete this sketch');
+  await expect(page.getByText('“Sketch number 50” is deleted.')).toBeVisible();
+  await make('In its place');
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('You have 50 sketches of this term, and no more are kept.')).toBeVisible();
 });
 
 test('each sketch remembers its place, and a name can be undone', async ({ page }) => {
