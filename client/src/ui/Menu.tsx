@@ -46,7 +46,7 @@ export function MenuChoice({ value, choices, onChoose }: ChoiceProps) {
       tabIndex={0}
       value={value}
       onValueChange={onChoose}
-      className="max-h-[40vh] overflow-y-auto"
+      className="max-h-[min(40vh,17rem)] overflow-y-auto"
     >
       {choices.map((choice) => (
         <DropdownMenu.RadioItem key={choice.value} value={choice.value} className={item}>

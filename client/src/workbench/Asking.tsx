@@ -11,7 +11,8 @@ import { AddCourse } from './AddCourse';
 import { CreditsNote } from './CreditsNote';
 import { Heading } from './Heading';
 import { RuleList } from './RuleList';
-import { DeletedSketch, SketchMenu } from './SketchMenu';
+import { DeletedSketch } from './DeletedSketch';
+import { SketchMenu } from './SketchMenu';
 import type { Details } from './useDetails';
 import { WantedList } from './WantedList';
 

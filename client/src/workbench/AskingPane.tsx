@@ -5,6 +5,8 @@ import { Dialog } from '@/ui/Dialog';
 
 type Props = {
   sketchName: string;
+  /** What is to be said while the sheet of a phone is closed; what it holds says it where there is room. */
+  note: ReactNode;
   /** Whether the figures in it wait for a newer answer. */
   isBusy: boolean;
   /** Whether the sheet that holds it on a phone is open. */
@@ -16,7 +18,7 @@ type Props = {
 };
 
 /** What I ask: beside the grid, or on a phone in a sheet over it. */
-export function AskingPane({ sketchName, isBusy, isOpen, onOpenChange, instead, children }: Props) {
+export function AskingPane({ sketchName, note, isBusy, isOpen, onOpenChange, instead, children }: Props) {
   const isNarrow = useIsNarrow();
   const pane = useRef<HTMLElement>(null);
   const isInstead = instead !== null;
@@ -53,12 +55,15 @@ export function AskingPane({ sketchName, isBusy, isOpen, onOpenChange, instead, 
         ref={pane}
         tabIndex={-1}
         aria-label="What I ask"
-        className="flex items-center justify-between border-b border-rule bg-sheet px-3 py-2 print:hidden"
+        className="border-b border-rule bg-sheet px-3 py-2 print:hidden"
       >
-        <span className="truncate font-heavy">{sketchName}</span>
-        <Button className="shrink-0" onClick={() => onOpenChange(true)}>
-          Courses and rules
-        </Button>
+        <div className="flex items-center justify-between">
+          <span className="truncate font-heavy">{sketchName}</span>
+          <Button className="shrink-0" onClick={() => onOpenChange(true)}>
+            Courses and rules
+          </Button>
+        </div>
+        {!isOpen && <div className="mt-1 empty:hidden">{note}</div>}
       </aside>
       <Dialog sheet open={isOpen} onOpenChange={onOpenChange} title="Courses and rules">
         {children}

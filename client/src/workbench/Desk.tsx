@@ -19,6 +19,7 @@ import { AskingPane } from './AskingPane';
 import { BlockForm } from './BlockForm';
 import { CalendarHours } from './CalendarHours';
 import { ClassMenu, type Pressed } from './ClassMenu';
+import { DeletedSketch } from './DeletedSketch';
 import { KeysHelp } from './KeysHelp';
 import { LookAlikes } from './LookAlikes';
 import { NoHours } from './NoHours';
@@ -226,6 +227,7 @@ export function Desk({ term, sketch }: Props) {
     <div className="flex min-h-0 flex-1 max-md:flex-col">
       <AskingPane
         sketchName={sketch.name}
+        note={<DeletedSketch term={sketch.term} />}
         isBusy={details.isBehind}
         isOpen={shown === 'asking'}
         onOpenChange={(open) => setShown(open ? 'asking' : null)}

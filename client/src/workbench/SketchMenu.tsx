@@ -10,6 +10,7 @@ import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { CompareSketches } from './CompareSketches';
+import { noteDeleted } from './DeletedSketch';
 import { readSketch, saveFile, sketchFiles } from './sketchFiles';
 
 type Props = { sketch: Sketch; edits: Edits };
@@ -32,7 +33,7 @@ export function SketchMenu({ sketch, edits }: Props) {
   const trying = (doing: Promise<void>) =>
     void doing.then(
       () => setProblem(null),
-      (error: unknown) => setProblem(sayProblem(error)),
+      (error: unknown) => setProblem(error instanceof Error ? error.message : 'That did not work.'),
     );
   const choose = async (id: string) =>
     open(await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id } } })));
@@ -44,8 +45,7 @@ export function SketchMenu({ sketch, edits }: Props) {
     const path = { id: sketch.id };
     const gone = await http.DELETE('/api/sketches/{id}', { params: { path } });
     if (!gone.response.ok) throw new Error('The sketch could not be deleted.');
-    const deleted: Deleted = { id: sketch.id, name: sketch.name };
-    client.setQueryData(deletedKey(term), deleted);
+    noteDeleted(client, sketch);
     open(await call(http.POST('/api/terms/{term}/sketch', { params: { path: { term } } })));
   };
   const order = async (by: 1 | -1) => {
@@ -148,41 +148,6 @@ export function SketchMenu({ sketch, edits }: Props) {
         />
       )}
     </>
-  );
-}
-
-const sayProblem = (error: unknown) => (error instanceof Error ? error.message : 'That did not work.');
-
-type Deleted = { id: string; name: string };
-
-const deletedKey = (term: string) => ['deleted-sketch', term];
-
-/** Says that a sketch was deleted, and gives it back. */
-export function DeletedSketch({ term }: { term: string }) {
-  const client = useQueryClient();
-  const { data } = useQuery<Deleted | null>({ queryKey: deletedKey(term), queryFn: () => null, staleTime: Infinity });
-  const [problem, setProblem] = useState<string | null>(null);
-  if (!data) return null;
-  const forget = () => {
-    setProblem(null);
-    client.setQueryData(deletedKey(term), null);
-  };
-  const back = async () => {
-    const sketch = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: data.id } } }));
-    client.setQueryData(sketchKey(term), sketch);
-    void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
-    forget();
-  };
-  return (
-    <div role="status" className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12">
-      <span className={`min-w-0 break-words ${problem === null ? 'flex-1' : 'basis-full'}`}>
-        “{data.name}” is deleted. {problem}
-      </span>
-      <Button onClick={() => void back().catch((error: unknown) => setProblem(sayProblem(error)))}>Undo</Button>
-      <Button look="quiet" onClick={forget}>
-        Dismiss
-      </Button>
-    </div>
   );
 }
 

@@ -86,6 +86,20 @@ test('as many sketches as are kept: the menu shows the one that is open and reac
   await expect(page.getByText('You have 50 sketches of this term, and no more are kept.')).toBeVisible();
 });
 
+test('on a phone a deleted sketch is told of and had back', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const desk = await Desk.open(page);
+  await page.getByRole('button', { name: 'Courses and rules' }).click();
+  await desk.sketchMenu('Delete this sketch');
+  await expect(page.getByRole('dialog', { name: 'Courses and rules' })).toBeHidden();
+  await expect(page.getByText('“First sketch” is deleted.')).toBeInViewport();
+  await expectNoFaults(page);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText('“First sketch” is deleted.')).toBeHidden();
+  await page.getByRole('button', { name: 'Courses and rules' }).click();
+  await expect(desk.sketchName).toHaveText('First sketch');
+});
+
 test('each sketch remembers its place, and a name can be undone', async ({ page }) => {
   const desk = await Desk.open(page);
   await desk.add('TID 210', 'WRT 101');

@@ -1,0 +1,42 @@
+import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { call, http, type Sketch } from '@/api/client';
+import { sketchesQuery, sketchKey } from '@/api/queries';
+import { Button } from '@/ui/Button';
+
+type Deleted = { id: string; name: string };
+
+const deletedKey = (term: string) => ['deleted-sketch', term];
+
+/** Remembers the sketch that was deleted last, for as long as the page is open. */
+export const noteDeleted = (client: QueryClient, { id, name, term }: Sketch) =>
+  client.setQueryData<Deleted>(deletedKey(term), { id, name });
+
+/** Says that a sketch was deleted, and gives it back. */
+export function DeletedSketch({ term }: { term: string }) {
+  const client = useQueryClient();
+  const { data } = useQuery<Deleted | null>({ queryKey: deletedKey(term), queryFn: () => null, staleTime: Infinity });
+  const [problem, setProblem] = useState<string | null>(null);
+  if (!data) return null;
+  const forget = () => {
+    setProblem(null);
+    client.setQueryData(deletedKey(term), null);
+  };
+  const back = async () => {
+    const sketch = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: data.id } } }));
+    client.setQueryData(sketchKey(term), sketch);
+    void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
+    forget();
+  };
+  return (
+    <div role="status" className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12">
+      <span className={`min-w-0 break-words ${problem === null ? 'flex-1' : 'basis-full'}`}>
+        “{data.name}” is deleted. {problem}
+      </span>
+      <Button onClick={() => void back().catch((error: unknown) => setProblem(error instanceof Error ? error.message : 'It could not be had back.'))}>Undo</Button>
+      <Button look="quiet" onClick={forget}>
+        Dismiss
+      </Button>
+    </div>
+  );
+}
