@@ -46,15 +46,11 @@ internal sealed unsafe class PairCounter
     /// <param name="ones">What is left of the second-last level.</param>
     /// <param name="others">What is left of the last level.</param>
     public Pair Count(ulong* ones, ulong* others) =>
-        planes.PerWord == 0 ? CountPlain(ones, others)
-        : lastWords == 2 && planes.PerWord == 1 ? CountTwoWords(ones, others)
+        lastWords == 2 && planes.PerWord <= 1 ? CountTwoWords(ones, others)
+        : planes.PerWord == 0 && words == 1 && lastWords == 1 ? CountWord(ones[0], others[0])
+        : planes.PerWord == 0 ? CountOnce(ones, others)
         : lastWords * planes.PerWord <= MostOnStack ? CountWeighed(ones, others)
         : CountWidely(ones, others);
-
-    private Pair CountPlain(ulong* ones, ulong* others) =>
-        lastWords == 2 ? CountPlainTwoWords(ones, others)
-        : words == 1 && lastWords == 1 ? CountWord(ones[0], others[0])
-        : CountOnce(ones, others);
 
     /// <summary>Options left of the last level.</summary>
     public Pair CountLast(ulong* left)
@@ -82,28 +78,6 @@ internal sealed unsafe class PairCounter
             var count = (ulong)BitOperations.PopCount(row[option * stride] & others);
             shapes += count;
             timetables += count * Unsafe.Add(ref way, option);
-        }
-        return new(timetables, shapes);
-    }
-
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountPlainTwoWords(ulong* ones, ulong* others)
-    {
-        ulong timetables = 0;
-        ulong shapes = 0;
-        var (left0, left1) = (others[0], others[1]);
-        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
-        for (var word = 0; word < words; word++)
-        {
-            var row = choosing.Row(level, word * 64);
-            for (var bits = ones[word]; bits != 0; bits &= bits - 1)
-            {
-                var option = BitOperations.TrailingZeroCount(bits);
-                var its = row + option * stride;
-                var count = (ulong)(BitOperations.PopCount(its[0] & left0) + BitOperations.PopCount(its[1] & left1));
-                shapes += count;
-                timetables += count * Unsafe.Add(ref way, word * 64 + option);
-            }
         }
         return new(timetables, shapes);
     }
