@@ -1,7 +1,3 @@
-using System.Numerics;
-using System.Runtime.CompilerServices;
-using System.Runtime.InteropServices;
-using System.Runtime.Intrinsics;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
@@ -17,64 +13,28 @@ public delegate void TakeRows(ReadOnlySpan<ushort> rows);
 /// Writes every timetable as a row of numbers: for each course in play, the number of its bundle among
 /// <see cref="CoursePlay.Bundles"/>, or <see cref="NotTaken"/>. For whoever wants all of them; nothing is kept.
 /// </summary>
-public sealed unsafe class EveryRow
+public static class EveryRow
 {
     /// <summary>Stands for a course that is not taken, and behind the last course of a row.</summary>
     public const ushort NotTaken = ushort.MaxValue;
 
-    private const int RowsInBlock = 4096;
+    private const int LevelsBelow = 2;
+    private const int StatesAtATime = 4;
 
-    private readonly Problem problem;
-    private readonly Choosing choosing;
-    private readonly WorkLimit limit;
-    private readonly TakeRows take;
-    private readonly ushort[][][] numbers;
-    private readonly int[] placeOf;
-    private readonly ushort[] block;
-    private readonly ushort[] row;
-    private readonly int[] first;
-    private readonly int levels;
-    private readonly Takings last;
-    private int nodes;
-    private int filled;
-    private bool isStopped;
-
-    private EveryRow(Problem problem, Choosing choosing, TakeRows take, WorkLimit limit)
+    /// <summary>Numbers in a row of a problem: the courses in play, filled up to a multiple of eight.</summary>
+    public static int WidthOf(Problem problem)
     {
-        this.problem = problem;
-        this.choosing = choosing;
-        this.take = take;
-        this.limit = limit;
-        first = problem.Layout.First;
-        levels = problem.Levels.Count;
-        last = new Takings(choosing, levels - 1);
-        Width = WidthOf(problem);
-        block = GC.AllocateUninitializedArray<ushort>(RowsInBlock * Width, pinned: true);
-        row = new ushort[Width];
-        Array.Fill(row, NotTaken);
-        placeOf = [.. problem.Levels.Select(level => problem.Courses.ToList().IndexOf(level))];
-        numbers =
-        [
-            .. problem.Levels.Select(level =>
-            {
-                var place = level.Bundles.Select((bundle, i) => (bundle, i)).ToDictionary(p => p.bundle, p => p.i);
-                return level
-                    .Options.Select(option =>
-                        option.IsAbsent ? [NotTaken] : option.Bundles.Select(b => (ushort)place[b]).ToArray()
-                    )
-                    .ToArray();
-            }),
-        ];
+        ArgumentNullException.ThrowIfNull(problem);
+        return (Math.Max(1, problem.Courses.Count) + 7) / 8 * 8;
     }
 
-    /// <summary>Numbers in a row: the courses in play, filled up to a multiple of eight.</summary>
-    public int Width { get; }
-
-    /// <summary>Numbers in a row of a problem.</summary>
-    public static int WidthOf(Problem problem) => (Math.Max(1, problem.Courses.Count) + 7) / 8 * 8;
-
     /// <summary>Writes all rows, in no particular order.</summary>
+    /// <param name="problem">What is asked.</param>
+    /// <param name="take">Takes the rows.</param>
+    /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
     /// <returns>Whether all were written; otherwise the time was up.</returns>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
     public static bool Write(
         Problem problem,
         TakeRows take,
@@ -82,104 +42,45 @@ public sealed unsafe class EveryRow
         CancellationToken cancellation = default
     )
     {
+        ArgumentNullException.ThrowIfNull(problem);
         ArgumentNullException.ThrowIfNull(take);
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
         if (root.IsDead)
             return true;
         var limit = new WorkLimit(budget, cancellation);
-        var pieces = problem.Levels[0].Options.Count;
-        var taken = -1;
+        var layers = new StateLayers(new Choosing(problem), [root], LevelsBelow, limit);
+        var isWhole = WriteBelow(problem, layers, root, take, limit);
+        layers.Release();
+        cancellation.ThrowIfCancellationRequested();
+        return isWhole;
+    }
+
+    private static bool WriteBelow(Problem problem, StateLayers layers, Root root, TakeRows take, WorkLimit limit)
+    {
+        var into = new WaysInto(layers.Layers);
+        var frontier = layers.Frontier;
+        var taken = 0;
         var isStopped = false;
         Shared.Run(
             Environment.ProcessorCount,
-            _ =>
+            worker =>
             {
-                using var choosing = new Choosing(problem);
-                var writer = new EveryRow(problem, choosing, take, limit);
-                for (
-                    var piece = Interlocked.Increment(ref taken);
-                    piece < pieces && !writer.isStopped;
-                    piece = Interlocked.Increment(ref taken)
-                )
-                    writer.ChooseFirst(root, piece);
-                writer.Flush();
-                if (writer.isStopped)
-                    Volatile.Write(ref isStopped, true);
+                using var own = worker == 0 ? null : new Choosing(problem);
+                var writer = new RowWriter(own ?? layers.Choosing, layers, into, root.HoldsNothing, take, limit);
+                while (!writer.IsStopped)
+                {
+                    var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;
+                    if (from >= frontier.Count)
+                    {
+                        writer.Flush();
+                        return;
+                    }
+                    for (var state = from; state < Math.Min(from + StatesAtATime, frontier.Count); state++)
+                        writer.WriteThrough(state);
+                }
+                Volatile.Write(ref isStopped, true);
             }
         );
-        cancellation.ThrowIfCancellationRequested();
         return !isStopped;
-    }
-
-    /// <summary>All rows that begin with one option of the first level.</summary>
-    private void ChooseFirst(Root root, int option)
-    {
-        var only = root.State.ToArray();
-        only.AsSpan(0, first[1]).Clear();
-        only[option / 64] = root.State[option / 64] & 1UL << (option % 64);
-        fixed (ulong* state = only)
-            Choose(0, state, takesAny: false);
-    }
-
-    private void Choose(int level, ulong* state, bool takesAny)
-    {
-        if (level == levels - 1)
-        {
-            WriteLast(state, takesAny);
-            return;
-        }
-        if ((++nodes & 63) == 0 && limit.IsOver())
-            isStopped = true;
-        var next = choosing.Scratch(level + 1);
-        for (var word = first[level]; word < first[level + 1] && !isStopped; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
-        {
-            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!choosing.Choose(level, option, state, next))
-                continue;
-            foreach (var number in numbers[level][option])
-            {
-                row[placeOf[level]] = number;
-                Choose(level + 1, next, takesAny || number != NotTaken);
-            }
-        }
-    }
-
-    /// <summary>The rows that differ in the last level alone: the same vectors over and over, one number replaced.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private void WriteLast(ulong* state, bool takesAny)
-    {
-        var level = levels - 1;
-        var place = placeOf[level];
-        var keepsWitnesses = !choosing.HasRules || choosing.WitnessesOutlast(level, state);
-        var allowed = last.Left(state);
-        ref var into = ref MemoryMarshal.GetArrayDataReference(block);
-        ref var from = ref MemoryMarshal.GetArrayDataReference(row);
-        for (var word = 0; word < first[levels] - first[level]; word++)
-        for (var bits = allowed[word]; bits != 0; bits &= bits - 1)
-        {
-            var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!keepsWitnesses && !choosing.WitnessesAllow(level, option, state))
-                continue;
-            foreach (var number in numbers[level][option])
-            {
-                if (!takesAny && number == NotTaken)
-                    continue;
-                // Room for a whole row is kept free: a full block is flushed as soon as it is full.
-                for (var i = 0; i < Width; i += Vector128<ushort>.Count)
-                    Vector128.LoadUnsafe(ref from, (nuint)i).StoreUnsafe(ref into, (nuint)(filled + i));
-                Unsafe.Add(ref into, filled + place) = number;
-                filled += Width;
-                if (filled == block.Length)
-                    Flush();
-            }
-        }
-    }
-
-    private void Flush()
-    {
-        if (filled > 0)
-            take(block.AsSpan(0, filled));
-        filled = 0;
     }
 }
