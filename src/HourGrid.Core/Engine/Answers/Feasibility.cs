@@ -101,7 +101,7 @@ internal sealed unsafe class Feasibility : IDisposable
 
     private void Write(int level, ulong* state)
     {
-        var room = failed[level].Room;
+        var room = failed[level].Room();
         for (var word = first[level]; word < Problem.Layout.WordCount; word++)
             room[word] = state[word];
         choosing.Normalize(level, room);

@@ -20,14 +20,18 @@ internal sealed class Choices
         firstOf[states++] = Count;
     }
 
-    public void Add(int option, int leadsTo)
+    /// <summary>Adds choices of the state begun last.</summary>
+    /// <param name="chosen">The options.</param>
+    /// <param name="reached">Where each leads to; there may be more.</param>
+    public void Add(ReadOnlySpan<int> chosen, ReadOnlySpan<int> reached)
     {
-        if (Count == options.Length)
+        if (Count + chosen.Length > options.Length)
             Grow(ref options);
-        if (Count == next.Length)
+        if (Count + chosen.Length > next.Length)
             Grow(ref next);
-        options[Count] = option;
-        next[Count++] = leadsTo;
+        chosen.CopyTo(options.AsSpan(Count));
+        reached[..chosen.Length].CopyTo(next.AsSpan(Count));
+        Count += chosen.Length;
     }
 
     public void Clear() => (Count, states) = (0, 0);

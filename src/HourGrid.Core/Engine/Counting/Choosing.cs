@@ -219,11 +219,16 @@ internal sealed unsafe class Choosing : IDisposable
     /// Makes states equal that have the same completions: a rule that can no longer be broken keeps all its witnesses
     /// that last, and a lane no more than can still be taken.
     /// </summary>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public void Normalize(int level, ulong* state)
     {
-        if (!HasRules)
-            return;
+        if (HasRules)
+            NormalizeRules(level, state);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private void NormalizeRules(int level, ulong* state)
+    {
         var outlast = lasting[level];
         for (var word = 0; word < narrowWords; word++)
         {

@@ -1,6 +1,7 @@
 using System.Buffers;
 using System.Numerics;
 using System.Runtime.CompilerServices;
+using System.Runtime.Intrinsics.X86;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -9,11 +10,15 @@ namespace HourGrid.Core.Engine.Counting;
 /// one leading to a state of the next layer.
 /// </summary>
 /// <remarks>
-/// A state is written where the next one would stand (<see cref="Room"/>) and stays there only if it is new. Its words
-/// before the layer's first do not exist; pointers to it are shifted, so that all states are indexed alike.
+/// States are written where the next ones would stand (<see cref="Room"/>) and stay there only if they are new. Words
+/// before the layer's first do not exist; pointers to states are shifted, so that all states are indexed alike.
+/// Unsafe: there is always room for <see cref="AtATime"/> states behind those kept, and slots hold numbers of kept ones.
 /// </remarks>
 internal sealed unsafe class StateLayer
 {
+    /// <summary>How many states may be written before they are kept.</summary>
+    public const int AtATime = 64;
+
     private const int SmallestRoom = 64;
     private const int LargeRoom = 1 << 14;
 
@@ -26,6 +31,7 @@ internal sealed unsafe class StateLayer
     // High half: part of the hash; low half: the number of the state plus one, 0 for free. At most half are taken.
     private ulong[] slots;
     private uint slotMask;
+    private readonly ulong[] hashes = GC.AllocateUninitializedArray<ulong>(AtATime, pinned: true);
     private int room;
 
     /// <param name="level">The level that chooses next.</param>
@@ -44,7 +50,7 @@ internal sealed unsafe class StateLayer
         Array.Clear(slots);
         slotMask = (uint)slots.Length - 1;
         states = [];
-        Move();
+        Move(0);
     }
 
     public int Level { get; }
@@ -57,49 +63,90 @@ internal sealed unsafe class StateLayer
     /// <summary>The choices of the states, one state after the other; none in the last layer.</summary>
     public Choices Choices { get; } = new();
 
-    /// <summary>Where the next state is to be written.</summary>
-    public ulong* Room => State(Count);
+    /// <summary>Where the next state is to be written, or one of those after it.</summary>
+    public ulong* Room(int place = 0) => State(Count + place);
 
-    /// <summary>A state by its number. Good until the next one is kept.</summary>
+    /// <summary>A state by its number. Good until the next ones are kept.</summary>
     public ulong* State(int number) => shifted + (long)number * width;
 
     /// <summary>
-    /// Keeps what was written to <see cref="Room"/>, unless it is known: its number, or -1 when it is new and the
-    /// layer is full.
+    /// Keeps those of the first few states written to <see cref="Room"/> that are not known; false when there is no more
+    /// room for them.
     /// </summary>
+    /// <param name="written">How many, up to <see cref="AtATime"/>.</param>
+    /// <param name="numbers">Takes the number of each.</param>
+    /// <remarks>
+    /// Several at once, since most of the time goes to waiting for memory: what all of them need is fetched before the
+    /// first is looked at.
+    /// </remarks>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public bool Keep(int written, Span<int> numbers)
+    {
+        if (Count + written > mostStates)
+            return false;
+        if (Count + written > room)
+            Grow(written);
+        var (from, mask) = (this.from, slotMask);
+        var slot = Pinned.Pointer(slots);
+        var hash = Pinned.Pointer(hashes);
+        for (var i = 0; i < written; i++)
+        {
+            hash[i] = Hash(Room(i) + from);
+            Fetch(slot + ((uint)hash[i] & mask));
+        }
+        for (var i = 0; i < written; i++)
+            if (slot[(uint)hash[i] & mask] is var entry && entry >> 32 == hash[i] >> 32)
+                Fetch(State((int)(uint)entry - 1) + from);
+        var next = Room() + from;
+        for (var i = 0; i < written; i++, next += width)
+            numbers[i] = Keep(next, hash[i], slot, mask);
+        return true;
+    }
+
+    /// <summary>Keeps what was written to <see cref="Room"/>, unless it is known or there is no more room.</summary>
+    /// <returns>Its number, or -1.</returns>
     public int Keep()
     {
-        var state = Room + from;
+        Span<int> number = stackalloc int[1];
+        return Keep(1, number) ? number[0] : -1;
+    }
+
+    /// <summary>Whether what was written to <see cref="Room"/> has been kept before.</summary>
+    public bool Knows()
+    {
+        var state = Room() + from;
         var hash = Hash(state);
-        var mask = slotMask;
+        for (var slot = (uint)hash & slotMask; slots[slot] != 0; slot = (slot + 1) & slotMask)
+            if (slots[slot] >> 32 == hash >> 32 && IsSame(state, State((int)(uint)slots[slot] - 1) + from))
+                return true;
+        return false;
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private int Keep(ulong* state, ulong hash, ulong* slots, uint mask)
+    {
         for (var slot = (uint)hash & mask; ; slot = (slot + 1) & mask)
         {
             var entry = slots[slot];
             if (entry == 0)
             {
-                if (Count == mostStates)
-                    return -1;
                 slots[slot] = hash & 0xFFFFFFFF00000000UL | (uint)(Count + 1);
-                Count++;
-                if (Count == room)
-                    Grow();
-                return Count - 1;
+                var to = Room() + from;
+                for (var word = 0; word < width; word++)
+                    to[word] = state[word];
+                return Count++;
             }
             if (entry >> 32 == hash >> 32 && IsSame(state, State((int)(uint)entry - 1) + from))
                 return (int)(uint)entry - 1;
         }
     }
 
-    /// <summary>Whether what was written to <see cref="Room"/> has been kept before.</summary>
-    public bool Knows()
+    /// <summary>Asks for a line of memory ahead of its use, where the processor can.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static void Fetch(ulong* address)
     {
-        var state = Room + from;
-        var hash = Hash(state);
-        for (var slot = (uint)hash & slotMask; slots[slot] != 0; slot = (slot + 1) & slotMask)
-            if (slots[slot] >> 32 == hash >> 32 && IsSame(state, State((int)(uint)slots[slot] - 1) + from))
-                return true;
-        return false;
+        if (Sse.IsSupported)
+            Sse.Prefetch0(address);
     }
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
@@ -134,11 +181,11 @@ internal sealed unsafe class StateLayer
     /// <summary>Makes room for the completions of every state.</summary>
     public void PrepareBelow() => Below = ArrayPool<Tally>.Shared.Rent(Count);
 
-    private void Grow()
+    private void Grow(int written)
     {
         // Fourfold while it is small, twofold once that would be much memory.
         room *= room < LargeRoom ? 4 : 2;
-        Move();
+        Move(Count + written);
         PinnedWords.Return(slots);
         slots = PinnedWords.Rent(room * 2);
         Array.Clear(slots);
@@ -154,11 +201,12 @@ internal sealed unsafe class StateLayer
         }
     }
 
-    /// <summary>Makes room for so many states and one more to write; the array is pinned, so pointers hold.</summary>
-    private void Move()
+    /// <summary>Makes room for so many states and those to be written; the array is pinned, so pointers hold.</summary>
+    /// <param name="count">How many states there are, those written with them.</param>
+    private void Move(int count)
     {
-        var larger = PinnedWords.Rent((room + 1) * width);
-        states.AsSpan(0, Count * width).CopyTo(larger);
+        var larger = PinnedWords.Rent((room + AtATime) * width);
+        states.AsSpan(0, count * width).CopyTo(larger);
         PinnedWords.Return(states);
         states = larger;
         shifted = Pinned.Pointer(states) - from;

@@ -36,8 +36,8 @@ internal sealed unsafe class StateLayers
         var first = NewLayer(0, roots.Count);
         foreach (var root in roots)
         {
-            root.State.AsSpan().CopyTo(new Span<ulong>(first.Room, root.State.Length));
-            choosing.Normalize(0, first.Room);
+            root.State.AsSpan().CopyTo(new Span<ulong>(first.Room(), root.State.Length));
+            choosing.Normalize(0, first.Room());
             rootStates.Add(first.Keep());
         }
         layers.Add(first);
@@ -145,22 +145,35 @@ internal sealed unsafe class StateLayers
         var choices = layer.Choices;
         var first = choosing.Problem.Layout.First;
         var (from, to) = (first[level], first[level + 1]);
+        Span<int> options = stackalloc int[StateLayer.AtATime];
+        Span<int> reached = stackalloc int[StateLayer.AtATime];
         for (var number = 0; number < layer.Count; number++)
         {
             choices.Begin();
             var state = layer.State(number);
+            var written = 0;
             for (var word = from; word < to; word++)
-            for (var bits = state[word]; bits != 0; bits &= bits - 1)
             {
-                var option = ((word - from) << 6) + BitOperations.TrailingZeroCount(bits);
-                if (!choosing.Choose(level, option, state, next.Room))
-                    continue;
-                choosing.Normalize(level + 1, next.Room);
-                var reached = next.Keep();
-                if (reached < 0)
-                    return Abandon(choices, next);
-                choices.Add(option, reached);
+                if (written + BitOperations.PopCount(state[word]) > StateLayer.AtATime)
+                {
+                    if (!next.Keep(written, reached))
+                        return Abandon(choices, next);
+                    choices.Add(options[..written], reached);
+                    written = 0;
+                }
+                for (var bits = state[word]; bits != 0; bits &= bits - 1)
+                {
+                    var option = ((word - from) << 6) + BitOperations.TrailingZeroCount(bits);
+                    var room = next.Room(written);
+                    if (!choosing.Choose(level, option, state, room))
+                        continue;
+                    choosing.Normalize(level + 1, room);
+                    options[written++] = option;
+                }
             }
+            if (!next.Keep(written, reached))
+                return Abandon(choices, next);
+            choices.Add(options[..written], reached);
             if ((number & 63) == 0 && limit.IsOver())
                 return Abandon(choices, next);
         }
