@@ -76,9 +76,9 @@ internal sealed unsafe class Partial
     public int CostsWith(RankedLevel level, ulong* state, long wanted, long[] into)
     {
         var after = level.After;
-        // Most options are too much by their idle time alone, beside the fewest days that any of them leaves.
-        var fewestDays = costs.Days(DaysAtLeast(days, level.FewestDays));
-        var found = scan.Find(lanes, level, state, costs.MostIdle(wanted - fewestDays) + after.MostBusy, into);
+        // Most options are too much by their idle time alone, beside the least of everything else that any of them leaves.
+        var most = costs.MostIdle(wanted - LeastBesidesIdle(level.With));
+        var found = scan.Find(lanes, level, state, most + after.MostBusy, into);
         var count = 0;
         for (var i = 0; i < found; i++)
         {
@@ -95,6 +95,13 @@ internal sealed unsafe class Partial
         }
         return count;
     }
+
+    /// <summary>The least cost of days, moves, courses and changes, whatever the levels from one on choose.</summary>
+    private long LeastBesidesIdle(LevelBounds from) =>
+        (changes + from.LeastChanges) * BestSearch.CostOfChange
+        + costs.Wanted(taken + from.MostTaken)
+        + costs.Days(DaysAtLeast(days, from.DaysAtLeast))
+        + (costs.HasMoves ? costs.Moves(MovesSoFar()) : 0);
 
     /// <summary>The part of the cost that days and idle time do not make, at least.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
@@ -229,19 +236,31 @@ internal sealed unsafe class Partial
     {
         var moves = Vector256<int>.Zero;
         for (var i = 0; i < vectors; i++)
-        {
-            // Each round takes one campus of every lane; all but the last one of a lane are moves.
-            var campuses = lanes[4 * i + 3] | added[4 * i + 3];
-            var several = campuses & (campuses - Vector256<short>.One);
-            var count = Vector256<short>.Zero;
-            for (var round = 1; round < mostCampuses; round++)
-            {
-                count += ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
-                several &= several - Vector256<short>.One;
-            }
-            moves += IdleScan.Weighed(count, weightOfVector[i]);
-        }
+            moves += IdleScan.Weighed(MovesAmong(lanes[4 * i + 3] | added[4 * i + 3]), weightOfVector[i]);
         return Vector256.Sum(moves);
+    }
+
+    /// <summary>As <see cref="MovesWith"/>, with nothing added.</summary>
+    private int MovesSoFar()
+    {
+        var moves = Vector256<int>.Zero;
+        for (var i = 0; i < vectors; i++)
+            moves += IdleScan.Weighed(MovesAmong(lanes[4 * i + 3]), weightOfVector[i]);
+        return Vector256.Sum(moves);
+    }
+
+    /// <summary>For each lane one fewer than it has campuses: each round takes one, and all but the last are moves.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private Vector256<short> MovesAmong(Vector256<short> campuses)
+    {
+        var several = campuses & (campuses - Vector256<short>.One);
+        var count = Vector256<short>.Zero;
+        for (var round = 1; round < mostCampuses; round++)
+        {
+            count += ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
+            several &= several - Vector256<short>.One;
+        }
+        return count;
     }
 
     private int LongestDay()

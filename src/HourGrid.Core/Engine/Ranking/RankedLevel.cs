@@ -23,8 +23,8 @@ internal sealed unsafe class RankedLevel(RankedProblem ranked, int level)
     /// <summary>By option: the most seats to spare of any bundle of the same hours.</summary>
     public readonly int[] MostSpare = ranked.MostSpare[level];
 
-    /// <summary>By class that matters and weekdays used before: the fewest used in the end.</summary>
-    public readonly byte[] FewestDays = ranked.Bounds[level].DaysAtLeast;
+    /// <summary>What it and the levels after it add at least.</summary>
+    public readonly LevelBounds With = ranked.Bounds[level];
 
     /// <summary>What the levels after it add at least.</summary>
     public readonly LevelBounds After = ranked.Bounds[level + 1];
