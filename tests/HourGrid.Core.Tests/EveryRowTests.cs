@@ -1,4 +1,6 @@
 using CsCheck;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Tests.Drawn;
@@ -9,6 +11,8 @@ namespace HourGrid.Core.Tests;
 /// <summary>The rows written out are all timetables, once each.</summary>
 public sealed class EveryRowTests
 {
+    private static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
+
     [Fact]
     public void Every_timetable_is_one_row() =>
         DrawnWorld.All.Sample(
@@ -37,9 +41,88 @@ public sealed class EveryRowTests
             iter: 1000
         );
 
+    /// <summary>More beginnings, endings and numbers in a row than are dealt with at a time.</summary>
+    [Theory]
+    [InlineData(3, 40, CourseRole.Must)]
+    [InlineData(3, 40, CourseRole.IfItFits)]
+    [InlineData(4, 15, CourseRole.IfItFits)]
+    [InlineData(9, 3, CourseRole.Must)]
+    [InlineData(10, 2, CourseRole.IfItFits)]
+    [InlineData(1, 5000, CourseRole.IfItFits)]
+    public void Where_nothing_conflicts_all_choices_are_rows(int courses, int sections, CourseRole role)
+    {
+        var problem = Problem.Compile(WithoutHours(courses, sections), Asked(courses, role));
+        var width = EveryRow.WidthOf(problem);
+        var written = new HashSet<string>();
+        var count = 0;
+        EveryRow.Write(
+            problem,
+            rows =>
+            {
+                lock (written)
+                    for (var from = 0; from < rows.Length; from += width, count++)
+                    {
+                        var row = rows.Slice(from, width);
+                        Assert.All(row[courses..].ToArray(), number => Assert.Equal(EveryRow.NotTaken, number));
+                        Assert.All(
+                            row[..courses].ToArray(),
+                            number => Assert.True(number < sections || number == EveryRow.NotTaken)
+                        );
+                        written.Add(string.Join(' ', row[..courses].ToArray()));
+                    }
+            }
+        );
+        var choices = role == CourseRole.Must ? sections : sections + 1;
+        var all = (int)Math.Pow(choices, courses) - (role == CourseRole.Must ? 0 : 1);
+        Assert.Equal((all, all), (count, written.Count));
+    }
+
+    private static CatalogueSnapshot WithoutHours(int courses, int sections) =>
+        new(
+            Term,
+            [],
+            new([]),
+            [
+                .. Enumerable
+                    .Range(0, courses)
+                    .Select(course => new Course
+                    {
+                        Id = new($"C{course}"),
+                        Subject = "C",
+                        Number = $"{course}",
+                        Title = "",
+                        Credits = CreditRange.Of(Credits.Of(3)),
+                        Sections =
+                        [
+                            .. Enumerable
+                                .Range(0, sections)
+                                .Select(section => new Section
+                                {
+                                    Number = new($"{course:00}{section:0000}"),
+                                    Label = "",
+                                    Term = Term.Id,
+                                    Component = "lecture",
+                                    Seats = new(10, 0, 0, 0),
+                                    Patterns = [],
+                                }),
+                        ],
+                    }),
+            ]
+        );
+
+    private static Ask Asked(int courses, CourseRole role) =>
+        new()
+        {
+            Term = Term.Id,
+            Wanted =
+            [
+                .. Enumerable.Range(0, courses).Select(i => new WantedCourse { Course = new($"C{i}"), Role = role }),
+            ],
+        };
+
     private static string Key(Problem problem, ReadOnlySpan<ushort> row)
     {
-        var sections = new List<Catalogue.Section>();
+        var sections = new List<Section>();
         for (var course = 0; course < problem.Courses.Count; course++)
             if (row[course] != EveryRow.NotTaken)
                 sections.AddRange(problem.Courses[course].Bundles[row[course]].Sections.Select(one => one.Section));
