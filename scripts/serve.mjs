@@ -7,6 +7,7 @@ const { values } = parseArgs({
   options: {
     port: { type: 'string' },
     data: { type: 'string' },
+    catalogue: { type: 'string' },
     announce: { type: 'boolean', default: false },
   },
 });
@@ -20,7 +21,7 @@ const server = spawn(
     `${root}/artifacts/app/HourGrid.Server.dll`,
     `--urls=${address}`,
     `--DataFolder=${values.data}`,
-    `--FirstCatalogue=${root}/demo/saltmere.catalogue.json`,
+    `--FirstCatalogue=${values.catalogue ?? `${root}/demo/saltmere.catalogue.json`}`,
     '--Logging:LogLevel:Default=Warning',
   ],
   { cwd: `${root}/artifacts/app`, stdio: 'inherit' },

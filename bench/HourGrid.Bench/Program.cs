@@ -5,6 +5,7 @@ using System.Text.Json;
 using HourGrid.Bench;
 using HourGrid.Bench.Ladder;
 using HourGrid.Bench.University;
+using HourGrid.Formats.Catalogue;
 
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 
@@ -18,6 +19,10 @@ var university = new Option<bool>("--measure-catalogue")
     Description = "Measures it and prints JSON.",
     Hidden = true,
 };
+var catalogueOf = new Option<string>("--catalogue-of")
+{
+    Description = "Writes the catalogue of a rung, to be served.",
+};
 var root = new RootCommand("Measures the engine on the made ladder, beside its peers, and a large catalogue.")
 {
     rungs,
@@ -26,6 +31,7 @@ var root = new RootCommand("Measures the engine on the made ladder, beside its p
     noPeers,
     one,
     university,
+    catalogueOf,
 };
 root.SetAction(parsed =>
 {
@@ -38,6 +44,12 @@ root.SetAction(parsed =>
     if (parsed.GetValue(university))
     {
         Console.WriteLine(JsonSerializer.Serialize(CatalogueBench.Measure()));
+        return 0;
+    }
+    if (parsed.GetValue(catalogueOf) is { } served)
+    {
+        using var output = Console.OpenStandardOutput();
+        output.Write(CatalogueJson.Write(Rungs.Get(served).Catalogue));
         return 0;
     }
     if (parsed.GetValue(catalogueOnly))
@@ -57,7 +69,7 @@ root.SetAction(parsed =>
     if (parsed.GetValue(rungs) is not { Length: > 0 })
         Console.WriteLine(Apart<CatalogueReport>("catalogue", "--measure-catalogue"));
     if (parsed.GetValue(json) is { } file)
-        File.WriteAllText(file.FullName, JsonSerializer.Serialize(reports, Formats.Indented));
+        File.WriteAllText(file.FullName, JsonSerializer.Serialize(reports, Written.Indented));
     return 0;
 });
 return root.Parse(args).Invoke();
@@ -77,7 +89,7 @@ static T Apart<T>(string what, params string[] arguments)
         ?? throw new InvalidOperationException($"Measuring {what} gave nothing.");
 }
 
-internal static class Formats
+internal static class Written
 {
     public static readonly JsonSerializerOptions Indented = new() { WriteIndented = true };
 }

@@ -11,11 +11,14 @@ internal sealed class CourseMaker(Dice dice, int atHome)
     public static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 4, 30), [], []);
     public static readonly CampusId[] Campuses = [new("HAR"), new("KLN"), new("RDG")];
 
-    public static readonly TravelTimes Travel = new([
+    public static readonly Travel[] TravelBetween =
+    [
         new(new("HAR"), new("KLN"), 20),
         new(new("KLN"), new("RDG"), 15),
         new(new("HAR"), new("RDG"), 30),
-    ]);
+    ];
+
+    public static readonly TravelTimes Travel = new(TravelBetween);
 
     private static readonly DateOnly HalfTime = new(2027, 3, 5);
 

@@ -7,7 +7,18 @@ namespace HourGrid.Bench.Ladder;
 /// <param name="Name">What it is called in the table.</param>
 /// <param name="Snapshot">Its catalogue.</param>
 /// <param name="Ask">Its ask.</param>
-internal sealed record Rung(string Name, CatalogueSnapshot Snapshot, Ask Ask);
+internal sealed record Rung(string Name, CatalogueSnapshot Snapshot, Ask Ask)
+{
+    /// <summary>The whole catalogue of a university that has these courses and no more, with the names it needs.</summary>
+    public UniversityCatalogue Catalogue =>
+        new(
+            "The ladder",
+            [.. CourseMaker.Campuses.Select(id => new Campus(id, id.Value))],
+            CourseMaker.TravelBetween,
+            [CourseMaker.Term],
+            [.. Snapshot.Courses.Select(offered => offered.Course with { Title = $"Course {offered.Course.Number}" })]
+        );
+}
 
 /// <summary>The made instances, from small to too large.</summary>
 internal static class Rungs
