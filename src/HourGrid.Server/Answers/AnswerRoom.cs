@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using System.Security.Cryptography;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
@@ -130,23 +131,27 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         sections.SetEquals(one.Timetable.Sections.Select(section => section.Number));
 
     /// <summary>What each wish costs.</summary>
-    public CostsRecord Costs(Ask ask, CancellationToken cancellation)
-    {
-        var costs = RuleCosts.Of(catalogue.SnapshotOf(ask), ask, LongestDetail, cancellation);
-        return new(
-            costs
-                .Costs.Where(cost => cost.Wish.IsHard)
-                .ToDictionary(cost => cost.Wish.Path, cost => Digits.Of(cost.Cost)),
-            costs.IsExact
+    public CostsRecord Costs(Ask ask, CancellationToken cancellation) =>
+        WithinTime(
+            inTime =>
+            {
+                var costs = Of(ask, inTime).Costs(inTime);
+                return new CostsRecord(
+                    costs
+                        .Costs.Where(cost => cost.Wish.IsHard)
+                        .ToDictionary(cost => cost.Wish.Path, cost => Digits.Of(cost.Cost)),
+                    costs.IsExact
+                );
+            },
+            cancellation
         );
-    }
 
     /// <summary>In how many timetables each section of the wanted courses stands.</summary>
     public StandingsRecord Standings(Ask ask, CancellationToken cancellation) =>
         WithinTime(
             inTime =>
             {
-                var standings = Core.Engine.Answers.Standings.Of(Of(ask, inTime).Problem, LongestDetail, inTime);
+                var standings = Of(ask, inTime).Standings(inTime);
                 return new StandingsRecord(
                     Digits.Of(standings.Total),
                     standings.Sections.ToDictionary(one => one.Key.Value, one => Digits.Of(one.Value)),
@@ -200,12 +205,38 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 
     private AnsweredAsk Of(Ask ask, CancellationToken cancellation)
     {
-        var key = (catalogue.Version, Convert.ToBase64String(AskJson.Write(ask)));
-        if (asks.TryGetValue<AnsweredAsk>(key, out var known))
-            return known!;
-        var answered = new AnsweredAsk(catalogue.SnapshotOf(ask), ask, cancellation);
-        return asks.Set(key, answered, new MemoryCacheEntryOptions { Size = answered.Size });
+        // The version first: a catalogue that changes in between is then asked again, and nothing old kept as new.
+        var version = catalogue.Version;
+        var snapshot = catalogue.SnapshotOf(ask);
+        return Known(
+            KeyOf(version, AnswerBasis.Of(snapshot, ask)),
+            () =>
+            {
+                var problem = Problem.Compile(snapshot, ask, cancellation);
+                var counted = Known(
+                    KeyOf(version, AnswerBasis.OfCounts(snapshot, ask)),
+                    () => CountedAsk.Of(problem, cancellation),
+                    _ => CountedAsk.SizeOf(problem)
+                );
+                return new AnsweredAsk(problem, counted);
+            },
+            answered => answered.Size
+        );
     }
+
+    private T Known<T>(AnswerKey key, Func<T> find, Func<T, long> size)
+        where T : class
+    {
+        // Counted and ranked asks stand side by side; the basis of both may be the same.
+        var its = (typeof(T), key);
+        if (asks.TryGetValue<T>(its, out var known))
+            return known!;
+        var found = find();
+        return asks.Set(its, found, new MemoryCacheEntryOptions { Size = size(found) });
+    }
+
+    private static AnswerKey KeyOf(int version, AnswerBasis basis) =>
+        new(version, Convert.ToHexString(SHA256.HashData(AskJson.Write(basis.Ask))), basis.HoursMet);
 
     private static CourseInPlayRecord InPlay(Problem problem, WantedCourse wanted)
     {
@@ -233,4 +264,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
             );
         }
     }
+
+    /// <summary>Under what an answer is kept: the state of the catalogue, and digests of what the answer rests on.</summary>
+    private readonly record struct AnswerKey(int Version, string Ask, string HoursMet);
 }

@@ -1,11 +1,9 @@
-using HourGrid.Core.Asking;
-using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Server.Answers;
 
-/// <summary>An ask against one state of the catalogue, and what has been answered of it so far.</summary>
+/// <summary>An ask against one state of the catalogue, and the best that have been found of it so far.</summary>
 internal sealed class AnsweredAsk
 {
     /// <summary>The most week shapes that are listed; the count says how many more there are.</summary>
@@ -17,27 +15,33 @@ internal sealed class AnsweredAsk
     /// <summary>Bytes of a ranked timetable, about.</summary>
     private const int BytesOfOne = 1_000;
 
-    private static readonly TimeSpan LongestCount = TimeSpan.FromSeconds(3);
     private static readonly TimeSpan LongestRanking = TimeSpan.FromSeconds(4);
 
+    private readonly CountedAsk counted;
     private readonly Lock gate = new();
     private BestAnswer? ranked;
 
-    public AnsweredAsk(CatalogueSnapshot snapshot, Ask ask, CancellationToken cancellation)
+    public AnsweredAsk(Problem problem, CountedAsk counted)
     {
-        Problem = Problem.Compile(snapshot, ask, cancellation);
-        Count = Counts.Of(Problem, LongestCount, cancellation);
-        SameShape = new SameShape(Problem);
+        Problem = problem;
+        this.counted = counted;
+        SameShape = new SameShape(problem);
     }
 
     public Problem Problem { get; }
 
-    public CountAnswer Count { get; }
+    public CountAnswer Count => counted.Count;
 
     public SameShape SameShape { get; }
 
     /// <summary>Bytes it may come to hold, about.</summary>
     public long Size => Problem.Size + MostListed * BytesOfOne;
+
+    /// <summary>In how many timetables each section stands.</summary>
+    public StandingsAnswer Standings(CancellationToken cancellation) => counted.Standings(Problem, cancellation);
+
+    /// <summary>What each wish costs.</summary>
+    public CostsAnswer Costs(CancellationToken cancellation) => counted.Costs(Problem, cancellation);
 
     /// <summary>The best week shapes, at least so many of those that are listed.</summary>
     public BestAnswer Ranked(int upTo, CancellationToken cancellation)

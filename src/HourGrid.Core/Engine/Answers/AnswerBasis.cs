@@ -1,0 +1,96 @@
+using System.Buffers.Binary;
+using System.Security.Cryptography;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>
+/// What the answers of an ask rest on. Asks of one catalogue with the same basis have the same answers: hours that are
+/// taken count for the classes they meet, wherever exactly they lie.
+/// </summary>
+/// <param name="Ask">The ask, with nothing in it that its answers do not depend on. Its wishes have the paths they had.</param>
+/// <param name="HoursMet">Tells apart which sections the ask's hours meet: a digest, as hexadecimal digits.</param>
+public sealed record AnswerBasis(Ask Ask, string HoursMet)
+{
+    private static readonly MinuteInterval AnyTime = new(new(0), new(1));
+    private static readonly WeekdaySet AnyDay = WeekdaySet.Of(Weekday.Monday);
+
+    /// <summary>For every answer: counts, ranking, standings and costs.</summary>
+    /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
+    /// <exception cref="AskTooLargeException">It is too large to be answered.</exception>
+    public static AnswerBasis Of(CatalogueSnapshot snapshot, Ask ask)
+    {
+        Problem.Check(snapshot, ask);
+        var limits = ask.DayLimits;
+        var basis = ask with
+        {
+            TimeBlocks = [.. ask.TimeBlocks.Select(block => Plain(block, ask.Breaks))],
+            DayLimits = limits with
+            {
+                EarliestStart = limits.EarliestStart is null ? null : AnyTime.Start,
+                LatestEnd = limits.LatestEnd is null ? null : AnyTime.End,
+                DaysOff = limits.DaysOff.Count == 0 ? default : AnyDay,
+            },
+            Off = new(),
+        };
+        return new(basis, Digest(snapshot, ask));
+    }
+
+    /// <summary>For counts, standings and costs, which do not depend on what is merely preferred.</summary>
+    /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
+    /// <exception cref="AskTooLargeException">It is too large to be answered.</exception>
+    public static AnswerBasis OfCounts(CatalogueSnapshot snapshot, Ask ask) =>
+        Of(
+            snapshot,
+            ask with
+            {
+                Weights = new(),
+                Campus = ask.Campus with { Preferred = null },
+                TimeBlocks = [.. ask.TimeBlocks.Select(block => IsHard(block.Strength) ? block : Plain(block))],
+                Breaks =
+                [
+                    .. ask.Breaks.Select(one => IsHard(one.Strength) ? one : new(AnyDay, AnyTime, 1, one.Strength)),
+                ],
+            }
+        );
+
+    /// <summary>Hours that only keep classes away; those in the way of a break, or merely preferred, stay as they are.</summary>
+    private static TimeBlock Plain(TimeBlock block, IReadOnlyList<Break> breaks) =>
+        IsHard(block.Strength) && !breaks.Any(one => MayNarrow(block, one))
+            ? Plain(block)
+            : block with
+            {
+                Label = "",
+            };
+
+    private static TimeBlock Plain(TimeBlock block) => new(AnyDay, AnyTime, block.Strength, WeekSet.All, "");
+
+    private static bool MayNarrow(TimeBlock block, Break one) =>
+        (block.Days.Bits & one.Days.Bits) != 0 && block.Time.Overlaps(one.Window);
+
+    private static bool IsHard(Strength strength) => strength == Strength.Cannot;
+
+    /// <summary>Which wishes about hours each section of a course in play goes against.</summary>
+    private static string Digest(CatalogueSnapshot snapshot, Ask ask)
+    {
+        var hours = new HourWishes(ask, Wishes.Of(ask));
+        using var digest = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        foreach (var wanted in ask.Wanted.Where(wanted => Wishes.IsInPlay(ask, wanted)))
+        foreach (var section in snapshot.Find(wanted.Course)!.Sections)
+        {
+            foreach (var wish in section.Meetings.SelectMany(meeting => hours.Against(meeting)).Distinct().Order())
+                Append(digest, wish);
+            Append(digest, -1);
+        }
+        return Convert.ToHexString(digest.GetHashAndReset());
+    }
+
+    private static void Append(IncrementalHash digest, int number)
+    {
+        Span<byte> bytes = stackalloc byte[sizeof(int)];
+        BinaryPrimitives.WriteInt32LittleEndian(bytes, number);
+        digest.AppendData(bytes);
+    }
+}

@@ -1,0 +1,70 @@
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Server.Answers;
+
+/// <summary>
+/// What can be counted of an ask: how many there are, where sections stand, what wishes cost. None of it depends on what
+/// is merely preferred, so asks that differ in that share it.
+/// </summary>
+internal sealed class CountedAsk(CountAnswer count)
+{
+    /// <summary>Bytes of a figure and what it belongs to, about.</summary>
+    private const int BytesOfFigure = 100;
+
+    private static readonly TimeSpan LongestCount = TimeSpan.FromSeconds(3);
+
+    /// <summary>Costs and standings come after the count and do not hold it up.</summary>
+    private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
+
+    private readonly Lock standingsGate = new();
+    private readonly Lock costsGate = new();
+    private StandingsAnswer? standings;
+    private CostsAnswer? costs;
+
+    public CountAnswer Count => count;
+
+    /// <summary>Counts a compiled ask.</summary>
+    public static CountedAsk Of(Problem problem, CancellationToken cancellation) =>
+        new(Counts.Of(problem, LongestCount, cancellation));
+
+    /// <summary>Bytes it may come to hold, about.</summary>
+    public static long SizeOf(Problem problem) =>
+        BytesOfFigure
+        * (
+            10
+            + problem.Wishes.Count
+            + problem.Ask.Wanted.Sum(wanted => (long)problem.Snapshot.Find(wanted.Course)!.Sections.Count)
+        );
+
+    public StandingsAnswer Standings(Problem problem, CancellationToken cancellation) =>
+        Known(
+            standingsGate,
+            ref standings,
+            () => Core.Engine.Answers.Standings.Of(problem, LongestDetail, cancellation),
+            answer => answer.IsExact
+        );
+
+    public CostsAnswer Costs(Problem problem, CancellationToken cancellation) =>
+        Known(
+            costsGate,
+            ref costs,
+            () => RuleCosts.Of(problem.Snapshot, problem.Ask, LongestDetail, cancellation),
+            answer => answer.IsExact
+        );
+
+    /// <summary>What is known, or is found now. What time did not suffice for is tried anew the next time.</summary>
+    private static T Known<T>(Lock gate, ref T? known, Func<T> find, Func<T, bool> isExact)
+        where T : class
+    {
+        lock (gate)
+        {
+            if (known is { } already)
+                return already;
+            var found = find();
+            if (isExact(found))
+                known = found;
+            return found;
+        }
+    }
+}

@@ -1,0 +1,183 @@
+using CsCheck;
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Tests.Drawn;
+
+namespace HourGrid.Core.Tests;
+
+/// <summary>Asks with one basis have the same answers, and hours that meet other classes make another basis.</summary>
+public sealed class AnswerBasisTests
+{
+    /// <summary>How far the hours of an ask are moved, in minutes.</summary>
+    private static readonly Gen<int> Moves = Gen.OneOf(-60, -15, -5, 5, 15, 60);
+
+    [Fact]
+    public void Asks_with_one_basis_have_the_same_answers()
+    {
+        var same = 0;
+        Gen.Select(DrawnWorld.All, Moves, Moves)
+            .Sample(
+                (world, start, end) =>
+                {
+                    var (catalogue, ask) = world;
+                    var snapshot = catalogue.SnapshotOf(ask.Term)!;
+                    var moved = Moved(ask, start, end);
+                    if (!IsOne(AnswerBasis.Of(snapshot, ask), AnswerBasis.Of(snapshot, moved)))
+                        return;
+                    Interlocked.Increment(ref same);
+                    var (one, other) = (Problem.Compile(snapshot, ask), Problem.Compile(snapshot, moved));
+                    Assert.Equal(Found(Best.Of(one, 50)), Found(Best.Of(other, 50)));
+                    Assert.Equal(Found(Best.Of(one, 50, byShape: true)), Found(Best.Of(other, 50, byShape: true)));
+                    AssertSameCounts(snapshot, ask, moved);
+                },
+                iter: 1500
+            );
+        Assert.True(same > 100, $"Only {same} asks had the same basis as those drawn.");
+    }
+
+    [Fact]
+    public void What_is_merely_preferred_makes_no_difference_to_counts() =>
+        Gen.Select(DrawnWorld.All, Moves, Moves)
+            .Sample(
+                (world, start, end) =>
+                {
+                    var (catalogue, ask) = world;
+                    var snapshot = catalogue.SnapshotOf(ask.Term)!;
+                    var preferred = Moved(ask, start, end) with
+                    {
+                        Weights = new() { Idle = 100, Moves = 0 },
+                        Breaks = [.. ask.Breaks.Select(one => IsHard(one.Strength) ? one : one with { Minutes = 5 })],
+                    };
+                    if (IsOne(AnswerBasis.OfCounts(snapshot, ask), AnswerBasis.OfCounts(snapshot, preferred)))
+                        AssertSameCounts(snapshot, ask, preferred);
+                },
+                iter: 1500
+            );
+
+    [Fact]
+    public void Hours_that_meet_another_class_are_another_basis()
+    {
+        var snapshot = new CatalogueSnapshot(Term, [], new([]), [Course]);
+        TimeBlock Taken(int from, int to, string label = "") =>
+            new(WeekdaySet.Of(Weekday.Monday), new(new(from), new(to)), Strength.Cannot, WeekSet.All, label);
+        AnswerBasis Of(Ask ask) => AnswerBasis.Of(snapshot, ask);
+        Ask With(params TimeBlock[] blocks) => Wanted with { TimeBlocks = blocks };
+
+        // The class is from 10:00 to 10:50.
+        Assert.True(IsOne(Of(With(Taken(480, 540))), Of(With(Taken(700, 760, "Shift")))));
+        Assert.True(IsOne(Of(With(Taken(480, 601))), Of(With(Taken(649, 700)))));
+        Assert.False(IsOne(Of(With(Taken(480, 600))), Of(With(Taken(480, 601)))));
+        Assert.False(IsOne(Of(With(Taken(480, 540))), Of(With())));
+        Assert.False(IsOne(Of(With(Taken(480, 540), Taken(480, 601))), Of(With(Taken(480, 601), Taken(480, 540)))));
+        // A break must find its room among the hours that are taken, so there it matters where these are.
+        var lunch = new Break(WeekdaySet.Of(Weekday.Monday), new(new(690), new(840)), 40, Strength.RatherNot);
+        Assert.False(
+            IsOne(
+                Of(With(Taken(700, 760)) with { Breaks = [lunch] }),
+                Of(With(Taken(700, 765)) with { Breaks = [lunch] })
+            )
+        );
+        Assert.True(
+            IsOne(
+                Of(With(Taken(480, 540)) with { Breaks = [lunch] }),
+                Of(With(Taken(480, 545)) with { Breaks = [lunch] })
+            )
+        );
+        var early = Wanted with { DayLimits = new() { EarliestStart = new Minute(600) } };
+        Assert.True(IsOne(Of(early), Of(early with { DayLimits = new() { EarliestStart = new Minute(500) } })));
+        Assert.False(IsOne(Of(early), Of(early with { DayLimits = new() { EarliestStart = new Minute(601) } })));
+    }
+
+    private static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
+
+    private static Course Course =>
+        new()
+        {
+            Id = new("C 1"),
+            Subject = "C",
+            Number = "1",
+            Title = "",
+            Credits = CreditRange.Of(Credits.Of(3)),
+            Sections =
+            [
+                new()
+                {
+                    Number = new("1"),
+                    Label = "",
+                    Term = Term.Id,
+                    Component = "lecture",
+                    Seats = new(10, 0, 0, 0),
+                    Patterns =
+                    [
+                        new(
+                            WeekdaySet.Of(Weekday.Monday),
+                            new(new(600), new(650)),
+                            "",
+                            null,
+                            Term.Start,
+                            Term.End,
+                            1
+                        ),
+                    ],
+                },
+            ],
+        };
+
+    private static Ask Wanted => new() { Term = Term.Id, Wanted = [new WantedCourse { Course = new("C 1") }] };
+
+    /// <summary>The same ask with its hours moved, its labels changed.</summary>
+    private static Ask Moved(Ask ask, int start, int end) =>
+        ask with
+        {
+            TimeBlocks =
+            [
+                .. ask.TimeBlocks.Select(block =>
+                    IsHard(block.Strength) && block.Time.Start.Value + start < block.Time.End.Value + end
+                        ? block with
+                        {
+                            Time = new(new(block.Time.Start.Value + start), new(block.Time.End.Value + end)),
+                            Label = "Moved",
+                        }
+                        : block
+                ),
+            ],
+            DayLimits = ask.DayLimits with
+            {
+                EarliestStart = ask.DayLimits.EarliestStart is { } earliest
+                    ? new Minute(earliest.Value + start)
+                    : null,
+                LatestEnd = ask.DayLimits.LatestEnd is { } latest ? new Minute(latest.Value + end) : null,
+            },
+        };
+
+    private static void AssertSameCounts(CatalogueSnapshot snapshot, Ask one, Ask other)
+    {
+        var (its, others) = (Problem.Compile(snapshot, one), Problem.Compile(snapshot, other));
+        Assert.Equal(Counts.Of(its).Total, Counts.Of(others).Total);
+        Assert.Equal(Standings.Of(its).Sections, Standings.Of(others).Sections);
+        Assert.Equal(CostsByPath(snapshot, one), CostsByPath(snapshot, other));
+    }
+
+    private static Dictionary<string, Int128> CostsByPath(CatalogueSnapshot snapshot, Ask ask) =>
+        RuleCosts.Of(snapshot, ask).Costs.ToDictionary(cost => cost.Wish.Path, cost => cost.Cost);
+
+    private static (int, string)[] Found(BestAnswer best) =>
+        [
+            .. best.Timetables.Select(one =>
+                (
+                    one.Score,
+                    string.Join(' ', one.Timetable.Sections.Select(section => section.Number.Value)) + one.Measures
+                )
+            ),
+        ];
+
+    private static bool IsOne(AnswerBasis one, AnswerBasis other) =>
+        one.HoursMet == other.HoursMet && Formats(one.Ask) == Formats(other.Ask);
+
+    /// <summary>Records compare lists by reference; as text they compare by what is in them.</summary>
+    private static string Formats(Ask ask) => System.Text.Json.JsonSerializer.Serialize(ask);
+
+    private static bool IsHard(Strength strength) => strength == Strength.Cannot;
+}
