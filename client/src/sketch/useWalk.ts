@@ -1,7 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Answer, Ask, Ranked } from '@/api/client';
-import { answerQuery, keyOf, lookAlikesQuery, mostListed, pageSize, shapesQuery } from '@/api/answerQueries';
+import {
+  answerQuery,
+  costsQuery,
+  keyOf,
+  lookAlikesQuery,
+  mostListed,
+  pageSize,
+  shapesQuery,
+  standingsQuery,
+} from '@/api/answerQueries';
 import { useStable } from '@/lib/useStable';
 import { recall, remember } from '@/lib/browserStore';
 import { differsInWeightsAlone, isPlace, nearest, type Place } from './places';
@@ -96,15 +105,21 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     remember(name, { key: settledKey, place, sections: inView.sections } satisfies Place);
   }, [inView, name, place, settledKey]);
 
-  // The pages around are fetched ahead, so that walking never waits; not for an ask that the next move makes old.
+  // The pages around are fetched ahead, so that walking never waits; not for an ask that the next move makes old, and not
+  // before what a student is waiting for.
   useEffect(() => {
     if (isNone) return;
     const last = Math.floor((listed - 1) / pageSize);
-    const later = setTimeout(() => {
+    let isOld = false;
+    const later = setTimeout(async () => {
+      await Promise.allSettled([client.query(costsQuery(shown)), client.query(standingsQuery(shown))]);
       for (const ahead of [page + 1, page - 1])
-        if (ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
+        if (!isOld && ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
     }, restMs);
-    return () => clearTimeout(later);
+    return () => {
+      isOld = true;
+      clearTimeout(later);
+    };
   }, [client, shown, isNone, page, listed]);
 
   const go = (target: number) => {
