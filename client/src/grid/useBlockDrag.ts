@@ -4,6 +4,7 @@ import { type Day, days } from '@/lib/days';
 import type { Minute } from '@/lib/time';
 import type { Axis } from './axis';
 import { drawn, moved, newBlock, onDaysShifted, step, stretched } from './blocks';
+import { useRestingFinger } from './useRestingFinger';
 
 /** What the pointer has taken hold of. */
 type Hold =
@@ -21,6 +22,9 @@ export type BlockChange = { before: TimeBlock | null; after: TimeBlock | null };
 
 const slack = 4;
 
+/** What a finger that rests takes out before it has moved. */
+const hour = 60;
+
 type Options = {
   axis: Axis;
   blocks: readonly TimeBlock[];
@@ -34,7 +38,7 @@ type Options = {
 
 /**
  * Drawing, moving and stretching blocks with a pointer. While it is down the draft follows; letting go keeps it,
- * Escape or losing the pointer drops it.
+ * Escape or losing the pointer drops it. A finger draws once it has rested, since it scrolls the grid, too.
  */
 export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }: Options) {
   const bands = useRef<HTMLDivElement>(null);
@@ -42,6 +46,8 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
   const [draft, setDraft] = useState<BlocksDraft | null>(null);
   // Pointer events outrun rendering: what is let go is the last draft, not the last one painted.
   const latest = useRef<BlocksDraft | null>(null);
+
+  const finger = useRestingFinger(bands, () => drag.current?.begun === true);
 
   const show = (next: BlocksDraft | null) => {
     if (JSON.stringify(next) === JSON.stringify(latest.current)) return;
@@ -110,12 +116,26 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
     };
   };
 
+  const holdWhereItRests = (event: PointerEvent) => {
+    const [at, pointer, x, y] = [pointAt(event), event.pointerId, event.clientX, event.clientY];
+    return () => {
+      const hold: Drag = { kind: 'draw', day: at.day, anchor: at.minute, pointer, x, y, begun: true };
+      drag.current = hold;
+      bands.current!.setPointerCapture(pointer);
+      show(changed(hold, { ...at, minute: Math.min(axis.to, at.minute + hour) }));
+    };
+  };
+
   return {
     bands,
     draft,
     startDraw: (event: PointerEvent) => {
-      // A finger scrolls the grid; hours are drawn with it from the form.
-      if (event.pointerType === 'touch') return;
+      if (event.pointerType === 'touch') {
+        // A touch is said to be of the button nearest to it; what counts here is what lies under it.
+        const under = document.elementFromPoint(event.clientX, event.clientY);
+        if (!under?.closest('button') && !drag.current?.begun) finger.put(event, holdWhereItRests(event));
+        return;
+      }
       begin(event, (at) => ({ kind: 'draw', day: at.day, anchor: at.minute }));
     },
     startMove: (event: PointerEvent, index: number) =>
@@ -124,6 +144,7 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
       begin(event, () => ({ kind: 'stretch', index, edge })),
     handlers: {
       onPointerMove: (event: PointerEvent) => {
+        finger.move(event);
         const held = drag.current;
         if (!held || held.pointer !== event.pointerId) return;
         if (!held.begun && Math.hypot(event.clientX - held.x, event.clientY - held.y) > slack) {
@@ -134,6 +155,7 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
         if (held.begun) show(changed(held, pointAt(event)));
       },
       onPointerUp: (event: PointerEvent) => {
+        finger.lift();
         const held = drag.current;
         if (!held || held.pointer !== event.pointerId) return;
         const kept = latest.current;
@@ -142,9 +164,13 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
           onDone({ before: blocks[kept.active] ?? null, after: kept.blocks[kept.active]! });
         else if (held.kind !== 'draw') onPress(blocks[held.index]!);
       },
-      onPointerCancel: drop,
+      onPointerCancel: () => {
+        finger.lift();
+        drop();
+      },
       onLostPointerCapture: (event: PointerEvent) => {
-        if (drag.current?.pointer === event.pointerId) drop();
+        // A finger is held by what it touches first, which loses it when the bands take it over.
+        if (event.target === bands.current && drag.current?.pointer === event.pointerId) drop();
       },
     },
   };

@@ -81,6 +81,14 @@ export function RuleList({ sketch, edits, costs, onOpenBlock, onCalendar }: Prop
     <>
       <Heading name="Hours" aside={costs ? 'lifting it adds' : ''} />
       <ul aria-label="Hours and breaks">{groups.hours.map(line)}</ul>
+      {groups.hours.length === 0 && (
+        <p className="pt-1 text-12 text-mute">
+          <span className="pointer-coarse:hidden">Draw hours you can’t on the grid, or type them.</span>
+          <span className="hidden pointer-coarse:inline">
+            Hold a finger on the grid to draw hours you can’t, or type them.
+          </span>
+        </p>
+      )}
       <TypeHours
         onAdd={(blocks) => change((now) => blocks.reduce((ask, block) => replaceBlock(ask, null, block), now))}
       />
