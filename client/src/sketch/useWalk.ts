@@ -111,11 +111,12 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     if (isNone) return;
     const last = Math.floor((listed - 1) / pageSize);
     let isOld = false;
-    const later = setTimeout(async () => {
+    const fetchAhead = async () => {
       await Promise.allSettled([client.query(costsQuery(shown)), client.query(standingsQuery(shown))]);
       for (const ahead of [page + 1, page - 1])
         if (!isOld && ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
-    }, restMs);
+    };
+    const later = setTimeout(() => void fetchAhead(), restMs);
     return () => {
       isOld = true;
       clearTimeout(later);

@@ -3,10 +3,10 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import type { Sketch, Term, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
-import { HourGrid } from '@/grid/HourGrid';
+import { tellWeek } from '@/grid/tellWeek';
 import { sayCount } from '@/lib/count';
-import { useStable } from '@/lib/useStable';
 import { useIsNarrow } from '@/lib/useIsNarrow';
+import { useStable } from '@/lib/useStable';
 import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
 import { rulesOf } from '@/sketch/rules';
 import { useCampusNames } from '@/sketch/useCampusNames';
@@ -20,16 +20,10 @@ import { BlockForm } from './BlockForm';
 import { CalendarHours } from './CalendarHours';
 import { ClassMenu, type Pressed } from './ClassMenu';
 import { DeletedSketch } from './DeletedSketch';
-import { KeysHelp } from './KeysHelp';
-import { LookAlikes } from './LookAlikes';
-import { NoHours } from './NoHours';
-import { Palette } from './Palette';
+import { type DeskDialog, DeskDialogs } from './DeskDialogs';
+import { DeskWeek } from './DeskWeek';
 import { Possible } from './Possible';
-import { PrintSections } from './PrintSections';
 import { Reel } from './Reel';
-import { Sheet } from './Sheet';
-import { Shortlist } from './Shortlist';
-import { tellWeek } from '@/grid/tellWeek';
 import { useCalendarPreview } from './useCalendarPreview';
 import { useDeskActions } from './useDeskActions';
 import { useDeskView } from './useDeskView';
@@ -38,11 +32,11 @@ import { useDrawnHours } from './useDrawnHours';
 import { useShortcuts } from './useShortcuts';
 import { useShortlist } from './useShortlist';
 import { useShowTimetable } from './useShowTimetable';
-import { WeekStrip } from './WeekStrip';
 
 type Props = { term: Term; sketch: Sketch };
 
-type Shown = 'keys' | 'palette' | 'sheet' | 'alikes' | 'asking' | 'shortlist';
+/** A dialog, or on a phone what I ask. */
+type Shown = DeskDialog | 'asking';
 
 /** One sketch on the Workbench: what I ask on the left, what is possible on the right. */
 export function Desk({ term, sketch }: Props) {
@@ -185,41 +179,25 @@ export function Desk({ term, sketch }: Props) {
 
   const leaves = walk.answer ? `leaves ${sayCount(walk.answer.timetables)}` : '';
   const grid = (
-    <div
-      className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2 print:overflow-visible"
-      onDragOver={(event) => event.dataTransfer.types.includes('Files') && event.preventDefault()}
-      onDrop={(event) => {
-        const file = event.dataTransfer.files[0];
-        if (!file) return;
-        event.preventDefault();
-        openCalendar(file);
-      }}
-    >
-      <HourGrid
-        axis={view.axis}
-        classes={view.classes}
-        weekCount={term.weeks}
-        kept={view.kept}
-        blocks={ask.timeBlocks}
-        breaks={ask.breaks}
-        clashes={view.clashes}
-        outlines={view.outlines}
-        offered={preview.offered}
-        drawing={drawing}
-        leaves={leaves}
-        answered={drawn?.blocks ?? null}
-        isBusy={walk.isBehind}
-        leavesNone={walk.answer?.timetables === '0' && !walk.isBehind}
-        onDraft={draw}
-        onBlock={({ before, after }) => change((now) => replaceBlock(now, before, after))}
-        onOpenBlock={setOpenBlock}
-        onPointClass={setPointed}
-        onPressClass={press}
-      />
-      <NoHours sections={view.inGrid} />
-      <WeekStrip term={term} week={week} onWeek={setWeek} />
-      <PrintSections sections={view.inGrid} />
-    </div>
+    <DeskWeek
+      term={term}
+      ask={ask}
+      view={view}
+      week={week}
+      onWeek={setWeek}
+      onCalendar={openCalendar}
+      offered={preview.offered}
+      drawing={drawing}
+      leaves={leaves}
+      leavesNone={walk.answer?.timetables === '0' && !walk.isBehind}
+      answered={drawn?.blocks ?? null}
+      isBusy={walk.isBehind}
+      onDraft={draw}
+      onBlock={({ before, after }) => change((now) => replaceBlock(now, before, after))}
+      onOpenBlock={setOpenBlock}
+      onPointClass={setPointed}
+      onPressClass={press}
+    />
   );
 
   const { inView } = walk;
@@ -302,42 +280,20 @@ export function Desk({ term, sketch }: Props) {
           onClose={() => setOpenBlock(null)}
         />
       )}
-      {shown === 'alikes' && inView && (
-        <LookAlikes
-          ask={walk.ask}
-          shape={inView}
-          sections={sections}
-          chosen={walk.alike}
-          onChoose={walk.goAlike}
-          onClose={() => setShown(null)}
-        />
-      )}
-      {shown === 'sheet' && walk.answer && (
-        <Sheet
-          ask={walk.ask}
-          listed={walk.listed}
-          weekShapes={walk.answer.weekShapes}
-          inView={inView}
-          sections={sections}
-          axis={view.axis}
-          weekCount={term.weeks}
-          onGo={walk.go}
-          onLookAlikes={lookAlikes}
-          onClose={() => setShown(null)}
-        />
-      )}
-      {shown === 'shortlist' && (
-        <Shortlist
-          term={term}
-          sketch={sketch}
-          rules={rules}
-          edits={edits}
-          desk={shortlist}
-          onClose={() => setShown(null)}
-        />
-      )}
-      {shown === 'keys' && <KeysHelp actions={actions} onClose={() => setShown(null)} />}
-      {shown === 'palette' && <Palette actions={actions} onClose={() => setShown(null)} />}
+      <DeskDialogs
+        shown={shown === 'asking' ? null : shown}
+        term={term}
+        sketch={sketch}
+        walk={walk}
+        axis={view.axis}
+        rules={rules}
+        sections={sections}
+        edits={edits}
+        shortlist={shortlist}
+        actions={actions}
+        onLookAlikes={lookAlikes}
+        onClose={() => setShown(null)}
+      />
     </div>
   );
 }
