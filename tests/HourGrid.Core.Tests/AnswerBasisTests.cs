@@ -59,11 +59,14 @@ public sealed class AnswerBasisTests
     [Fact]
     public void Hours_that_meet_another_class_are_another_basis()
     {
-        var snapshot = new CatalogueSnapshot(Term, [], new([]), [Course]);
+        var snapshot = Made.Snapshot([
+            [Made.Section("1", Made.Weekly(600, 650, Weekday.Monday))],
+        ]);
+        var wanted = Made.Ask(1);
         TimeBlock Taken(int from, int to, string label = "") =>
             new(WeekdaySet.Of(Weekday.Monday), new(new(from), new(to)), Strength.Cannot, WeekSet.All, label);
         AnswerBasis Of(Ask ask) => AnswerBasis.Of(snapshot, ask);
-        Ask With(params TimeBlock[] blocks) => Wanted with { TimeBlocks = blocks };
+        Ask With(params TimeBlock[] blocks) => wanted with { TimeBlocks = blocks };
 
         // The class is from 10:00 to 10:50.
         Assert.True(IsOne(Of(With(Taken(480, 540))), Of(With(Taken(700, 760, "Shift")))));
@@ -85,47 +88,10 @@ public sealed class AnswerBasisTests
                 Of(With(Taken(480, 545)) with { Breaks = [lunch] })
             )
         );
-        var early = Wanted with { DayLimits = new() { EarliestStart = new Minute(600) } };
+        var early = wanted with { DayLimits = new() { EarliestStart = new Minute(600) } };
         Assert.True(IsOne(Of(early), Of(early with { DayLimits = new() { EarliestStart = new Minute(500) } })));
         Assert.False(IsOne(Of(early), Of(early with { DayLimits = new() { EarliestStart = new Minute(601) } })));
     }
-
-    private static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
-
-    private static Course Course =>
-        new()
-        {
-            Id = new("C 1"),
-            Subject = "C",
-            Number = "1",
-            Title = "",
-            Credits = CreditRange.Of(Credits.Of(3)),
-            Sections =
-            [
-                new()
-                {
-                    Number = new("1"),
-                    Label = "",
-                    Term = Term.Id,
-                    Component = "lecture",
-                    Seats = new(10, 0, 0, 0),
-                    Patterns =
-                    [
-                        new(
-                            WeekdaySet.Of(Weekday.Monday),
-                            new(new(600), new(650)),
-                            "",
-                            null,
-                            Term.Start,
-                            Term.End,
-                            1
-                        ),
-                    ],
-                },
-            ],
-        };
-
-    private static Ask Wanted => new() { Term = Term.Id, Wanted = [new WantedCourse { Course = new("C 1") }] };
 
     /// <summary>The same ask with its hours moved, its labels changed.</summary>
     private static Ask Moved(Ask ask, int start, int end) =>

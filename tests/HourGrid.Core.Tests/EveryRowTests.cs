@@ -11,8 +11,6 @@ namespace HourGrid.Core.Tests;
 /// <summary>The rows written out are all timetables, once each.</summary>
 public sealed class EveryRowTests
 {
-    private static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
-
     [Fact]
     public void Every_timetable_is_one_row() =>
         DrawnWorld.All.Sample(
@@ -51,7 +49,7 @@ public sealed class EveryRowTests
     [InlineData(1, 5000, CourseRole.IfItFits)]
     public void Where_nothing_conflicts_all_choices_are_rows(int courses, int sections, CourseRole role)
     {
-        var problem = Problem.Compile(WithoutHours(courses, sections), Asked(courses, role));
+        var problem = Problem.Compile(WithoutHours(courses, sections), Made.Ask(courses, role));
         var width = EveryRow.WidthOf(problem);
         var written = new HashSet<string>();
         var count = 0;
@@ -78,47 +76,13 @@ public sealed class EveryRowTests
     }
 
     private static CatalogueSnapshot WithoutHours(int courses, int sections) =>
-        new(
-            Term,
-            [],
-            new([]),
-            [
-                .. Enumerable
-                    .Range(0, courses)
-                    .Select(course => new Course
-                    {
-                        Id = new($"C{course}"),
-                        Subject = "C",
-                        Number = $"{course}",
-                        Title = "",
-                        Credits = CreditRange.Of(Credits.Of(3)),
-                        Sections =
-                        [
-                            .. Enumerable
-                                .Range(0, sections)
-                                .Select(section => new Section
-                                {
-                                    Number = new($"{course:00}{section:0000}"),
-                                    Label = "",
-                                    Term = Term.Id,
-                                    Component = "lecture",
-                                    Seats = new(10, 0, 0, 0),
-                                    Patterns = [],
-                                }),
-                        ],
-                    }),
-            ]
+        Made.Snapshot(
+            Enumerable
+                .Range(0, courses)
+                .Select(course =>
+                    Enumerable.Range(0, sections).Select(section => Made.Section($"{course:00}{section:0000}"))
+                )
         );
-
-    private static Ask Asked(int courses, CourseRole role) =>
-        new()
-        {
-            Term = Term.Id,
-            Wanted =
-            [
-                .. Enumerable.Range(0, courses).Select(i => new WantedCourse { Course = new($"C{i}"), Role = role }),
-            ],
-        };
 
     private static string Key(Problem problem, ReadOnlySpan<ushort> row)
     {

@@ -10,55 +10,27 @@ namespace HourGrid.Core.Tests;
 /// <summary>What is refused, what is stopped, and what large asks do.</summary>
 public sealed class ProblemTests
 {
-    private static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
+    private static readonly Term Term = Made.Term;
 
     /// <summary>Courses with so many lectures each, one an hour from 8:00 Monday on, so that some conflict.</summary>
     private static CatalogueSnapshot Lectures(int courses, int sections) =>
-        new(
-            Term,
-            [],
-            new([]),
-            [
-                .. Enumerable
-                    .Range(0, courses)
-                    .Select(course => new Course
-                    {
-                        Id = new($"C{course}"),
-                        Subject = "C",
-                        Number = $"{course}",
-                        Title = "",
-                        Credits = CreditRange.Of(Credits.Of(3)),
-                        Sections =
-                        [
-                            .. Enumerable
-                                .Range(0, sections)
-                                .Select(section => new Section
-                                {
-                                    Number = new($"{course:00}{section:000}"),
-                                    Label = "",
-                                    Term = Term.Id,
-                                    Component = "lecture",
-                                    Seats = new(10, 0, 0, 0),
-                                    Patterns = [Hour(section)],
-                                }),
-                        ],
-                    }),
-            ]
+        Made.Snapshot(
+            Enumerable
+                .Range(0, courses)
+                .Select(course =>
+                    Enumerable
+                        .Range(0, sections)
+                        .Select(section => Made.Section($"{course:00}{section:000}", Hour(section)))
+                )
         );
 
     private static MeetingPattern Hour(int number)
     {
         var start = 8 * 60 + number % 12 * 60;
-        var day = (Weekday)(number / 12 % Weekdays.PerWeek);
-        return new(WeekdaySet.Of(day), new(new(start), new(start + 50)), "", null, Term.Start, Term.End, 1);
+        return Made.Weekly(start, start + 50, (Weekday)(number / 12 % Weekdays.PerWeek));
     }
 
-    private static Ask All(int courses) =>
-        new()
-        {
-            Term = Term.Id,
-            Wanted = [.. Enumerable.Range(0, courses).Select(i => new WantedCourse { Course = new($"C{i}") })],
-        };
+    private static Ask All(int courses) => Made.Ask(courses);
 
     [Fact]
     public void An_ask_with_no_course_taken_has_no_timetable()

@@ -13,8 +13,6 @@ namespace HourGrid.Core.Tests;
 /// </summary>
 public sealed class WideLevelsTests
 {
-    private static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
-
     /// <summary>Hours of a course: two meetings a week, and how many sections have just these.</summary>
     private sealed record Hours(Weekday First, Weekday Second, int Start, int Length, int Sections)
     {
@@ -53,7 +51,7 @@ public sealed class WideLevelsTests
             .Sample(
                 drawn =>
                 {
-                    var problem = Problem.Compile(Snapshot(drawn), Asked(courses));
+                    var problem = Problem.Compile(Snapshot(drawn), Made.Ask(courses));
                     var expected = Plainly(drawn, 0, []);
                     Assert.Equal(expected, Counts.Of(problem).Total);
                     var standings = Standings.Of(problem);
@@ -82,7 +80,7 @@ public sealed class WideLevelsTests
             .Sample(
                 (drawn, musts) =>
                 {
-                    var ask = Asked(courses);
+                    var ask = Made.Ask(courses);
                     ask = ask with
                     {
                         Wanted =
@@ -150,61 +148,26 @@ public sealed class WideLevelsTests
         return new(timetables, shapes);
     }
 
-    private static Ask Asked(int courses) =>
-        new()
-        {
-            Term = Term.Id,
-            Wanted = [.. Enumerable.Range(0, courses).Select(i => new WantedCourse { Course = new($"C{i}") })],
-        };
-
     private static CatalogueSnapshot Snapshot(Hours[][] courses) =>
-        new(
-            Term,
-            [],
-            new([]),
-            [
-                .. courses.Select(
-                    (all, course) =>
-                        new Course
-                        {
-                            Id = new($"C{course}"),
-                            Subject = "C",
-                            Number = $"{course}",
-                            Title = "",
-                            Credits = CreditRange.Of(Credits.Of(3)),
-                            Sections =
-                            [
-                                .. all.SelectMany(
-                                    (hours, i) =>
-                                        Enumerable
-                                            .Range(0, hours.Sections)
-                                            .Select(copy => Section(course, i, copy, hours))
-                                ),
-                            ],
-                        }
-                ),
-            ]
+        Made.Snapshot(
+            courses.Select(
+                (all, course) =>
+                    all.SelectMany(
+                        (hours, i) =>
+                            Enumerable
+                                .Range(0, hours.Sections)
+                                .Select(copy =>
+                                    Made.Section(
+                                        $"{course}-{i}-{copy}",
+                                        Made.Weekly(
+                                            hours.Start,
+                                            hours.Start + hours.Length,
+                                            hours.First,
+                                            hours.Second
+                                        )
+                                    )
+                                )
+                    )
+            )
         );
-
-    private static Section Section(int course, int number, int copy, Hours hours) =>
-        new()
-        {
-            Number = new($"{course}-{number}-{copy}"),
-            Label = "",
-            Term = Term.Id,
-            Component = "lecture",
-            Seats = new(10, 0, 0, 0),
-            Patterns =
-            [
-                new(
-                    WeekdaySet.Of(hours.First, hours.Second),
-                    new(new(hours.Start), new(hours.Start + hours.Length)),
-                    "",
-                    null,
-                    Term.Start,
-                    Term.End,
-                    1
-                ),
-            ],
-        };
 }

@@ -24,7 +24,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 
     private static readonly TimeSpan LongestAnswer = TimeSpan.FromSeconds(10);
 
-    /// <summary>Costs, standings and reasons come after the count and do not hold it up.</summary>
+    /// <summary>Reasons and the most different come after the count and do not hold it up.</summary>
     private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
 
     private readonly MemoryCache asks = new(new MemoryCacheOptions { SizeLimit = MostKept });

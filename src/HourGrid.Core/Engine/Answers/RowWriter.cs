@@ -153,6 +153,8 @@ internal sealed unsafe class RowWriter
         }
         foreach (var number in chosen[level])
         {
+            if (IsStopped)
+                return;
             ending[placeOf[level]] = number;
             Combine(level + 1);
         }

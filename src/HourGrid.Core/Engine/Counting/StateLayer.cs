@@ -25,11 +25,11 @@ internal sealed unsafe class StateLayer
     private readonly int from;
     private readonly int width;
     private readonly int mostStates;
-    private ulong[] states;
+    private ulong[] states = [];
     private ulong* shifted;
 
     // High half: part of the hash; low half: the number of the state plus one, 0 for free. At most half are taken.
-    private ulong[] slots;
+    private ulong[] slots = [];
     private uint slotMask;
     private readonly ulong[] hashes = GC.AllocateUninitializedArray<ulong>(AtATime, pinned: true);
     private int room;
@@ -45,12 +45,7 @@ internal sealed unsafe class StateLayer
         this.from = from;
         width = Math.Max(1, words - from);
         mostStates = Math.Max(1, mostWords / width);
-        room = Math.Max(SmallestRoom, (int)BitOperations.RoundUpToPowerOf2((uint)Math.Min(expected, mostStates)));
-        slots = PinnedWords.Rent(room * 2);
-        Array.Clear(slots);
-        slotMask = (uint)slots.Length - 1;
-        states = [];
-        Move(0);
+        MakeRoom(Math.Max(SmallestRoom, Math.Min(expected, mostStates)), written: 0);
     }
 
     public int Level { get; }
@@ -184,31 +179,34 @@ internal sealed unsafe class StateLayer
     private void Grow(int written)
     {
         // Fourfold while it is small, twofold once that would be much memory.
-        room *= room < LargeRoom ? 4 : 2;
-        Move(Count + written);
+        MakeRoom(room * (room < LargeRoom ? 4 : 2), written);
+        var slot = Pinned.Pointer(slots);
+        for (var number = 0; number < Count; number++)
+        {
+            var hash = Hash(State(number) + from);
+            var at = (uint)hash & slotMask;
+            while (slot[at] != 0)
+                at = (at + 1) & slotMask;
+            slot[at] = hash & 0xFFFFFFFF00000000UL | (uint)(number + 1);
+        }
+    }
+
+    /// <summary>
+    /// Makes room for so many states at least, and those to be written; all slots are free again. The arrays are pinned,
+    /// so pointers hold.
+    /// </summary>
+    private void MakeRoom(int least, int written)
+    {
+        // Arrays come in powers of two: as much of one is used as slots of the next power suffice for.
+        var larger = PinnedWords.Rent((least + AtATime) * width);
+        room = Math.Min(larger.Length / width - AtATime, (int)BitOperations.RoundUpToPowerOf2((uint)least));
+        states.AsSpan(0, (Count + written) * width).CopyTo(larger);
+        PinnedWords.Return(states);
+        states = larger;
+        shifted = Pinned.Pointer(states) - from;
         PinnedWords.Return(slots);
         slots = PinnedWords.Rent(room * 2);
         Array.Clear(slots);
         slotMask = (uint)slots.Length - 1;
-        var mask = slotMask;
-        for (var number = 0; number < Count; number++)
-        {
-            var hash = Hash(State(number) + from);
-            var slot = (uint)hash & mask;
-            while (slots[slot] != 0)
-                slot = (slot + 1) & mask;
-            slots[slot] = hash & 0xFFFFFFFF00000000UL | (uint)(number + 1);
-        }
-    }
-
-    /// <summary>Makes room for so many states and those to be written; the array is pinned, so pointers hold.</summary>
-    /// <param name="count">How many states there are, those written with them.</param>
-    private void Move(int count)
-    {
-        var larger = PinnedWords.Rent((room + AtATime) * width);
-        states.AsSpan(0, count * width).CopyTo(larger);
-        PinnedWords.Return(states);
-        states = larger;
-        shifted = Pinned.Pointer(states) - from;
     }
 }
