@@ -22,30 +22,32 @@ await page.keyboard.press('Escape');
 await page.locator('[aria-busy="false"][aria-label="What I ask"]').waitFor();
 console.log(`${courses.length} wanted courses: ${await page.getByRole('heading', { level: 1 }).innerText()}`);
 
-// Times from a pointer move to the frame after the grid, and after the costs and standings, are no longer behind.
+// Times from a pointer move to the frame in which the grid, and then the costs and standings, are no longer behind. What
+// was answered ahead is never behind, so any change of the grid is looked at.
 await page.evaluate(() => {
   const grid = document.querySelector('[aria-label="Hour grid"]');
   const asked = document.querySelector('[aria-label="What I ask"]');
-  const painted = (then) => requestAnimationFrame(() => setTimeout(() => then(performance.now())));
-  const wait = (element, since) =>
+  const isReady = (element) => element.getAttribute('aria-busy') === 'false';
+  const painted = () => new Promise((then) => requestAnimationFrame(() => setTimeout(() => then(performance.now()))));
+  const until = (element, what) =>
     new Promise((resolve) => {
-      let wasBusy = false;
-      const look = () => {
-        const isBusy = element.getAttribute('aria-busy') === 'true';
-        wasBusy ||= isBusy;
-        if (!wasBusy || isBusy) return false;
-        painted((now) => resolve(now - since));
-        return true;
-      };
-      const observer = new MutationObserver(() => look() && observer.disconnect());
-      observer.observe(element, { attributes: true, attributeFilter: ['aria-busy'] });
+      const observer = new MutationObserver(() => {
+        if (!isReady(element)) return;
+        observer.disconnect();
+        resolve(painted());
+      });
+      observer.observe(element, what);
     });
+  const answered = async (since) => {
+    const counted = await until(grid, { attributes: true, childList: true, characterData: true, subtree: true });
+    const full = isReady(asked) ? counted : await until(asked, { attributes: true, attributeFilter: ['aria-busy'] });
+    return [counted - since, full - since];
+  };
   window.hourGridMoved = null;
   grid.addEventListener(
     'pointermove',
     (event) => {
-      const since = event.timeStamp;
-      window.hourGridMoved = Promise.all([wait(grid, since), wait(asked, since)]);
+      window.hourGridMoved = answered(event.timeStamp);
     },
     { capture: true },
   );

@@ -12,19 +12,19 @@ build_bench() {
 bench="$HG_ROOT/artifacts/bin/HourGrid.Bench/release/HourGrid.Bench.dll"
 
 # What is asked for is served from a folder of its own, for as long as the browser measures it.
-measure_in_browser() {
-  local catalogue=$1 port=$2 data
+measure_in_browser() (
+  catalogue=$1 port=$2
   shift 2
   data=$(mktemp -d)
   node "$HG_ROOT/scripts/serve.mjs" --port "$port" --data "$data" --catalogue "$catalogue" --announce >&2 &
-  local server=$!
-  trap 'kill $server; rm -rf "$data"' RETURN
+  server=$!
+  trap 'kill $server; rm -rf "$data"' EXIT
   until curl -sf "http://127.0.0.1:$port/api/terms" >/dev/null; do
-    kill -0 $server || return
+    kill -0 $server
     sleep 0.2
   done
   node "$HG_ROOT/bench/browser.mjs" "http://127.0.0.1:$port" "$HG_CHROMIUM" "$@"
-}
+)
 
 build_bench
 if [ "${1:-}" = --browser ]; then

@@ -42,6 +42,17 @@ export function stretched(block: TimeBlock, edge: 'start' | 'end', to: Minute): 
     : { ...block, end: apiTime(Math.min(minutesPerDay, Math.max(to, start + step))) };
 }
 
+/** A block that went from one to another, one step further the same way; null where it stays, or can go no further. */
+export function goingOn(from: TimeBlock, to: TimeBlock): TimeBlock | null {
+  if (daysOf(from.days).join() !== daysOf(to.days).join()) return null;
+  const [was, is] = [hoursOfBlock(from), hoursOfBlock(to)];
+  const start = is.start + step * Math.sign(is.start - was.start);
+  const end = is.end + step * Math.sign(is.end - was.end);
+  const stays = start === is.start && end === is.end;
+  if (stays || start < 0 || end > minutesPerDay || end - start < step) return null;
+  return { ...to, start: apiTime(start), end: apiTime(end) };
+}
+
 /** The block on other days, all shifted by so many; unchanged where one would leave the week. */
 export function onDaysShifted(block: TimeBlock, by: number): TimeBlock {
   const places = daysOf(block.days).map((day) => days.indexOf(day) + by);

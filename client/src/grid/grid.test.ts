@@ -1,11 +1,11 @@
 import { freeWithin } from './BreakBracket';
 import { describe, expect, it } from 'vitest';
-import type { Course, Section } from '@/api/client';
+import type { Course, Section, TimeBlock } from '@/api/client';
 // The cases stand with the tests of the server, whose pictures are held to them too.
 // eslint-disable-next-line no-restricted-imports
 import weeksOfPictures from '../../../tests/geometry/weeks.json';
 import { along, axisFitting, axisFor, hoursOf } from './axis';
-import { drawn, moved, newBlock, onDaysShifted, sayBlock, stretched } from './blocks';
+import { drawn, goingOn, moved, newBlock, onDaysShifted, sayBlock, stretched } from './blocks';
 import { classesOf, type GridClass, sayWeeksShort } from './classes';
 import { sharesOfDay } from './shares';
 
@@ -88,6 +88,20 @@ describe('blocks', () => {
     expect(sayBlock(moved(shift, 2000))).toBe('Tue 20:00–24:00, shift');
     expect(sayBlock(stretched(shift, 'end', 400))).toBe('Tue 8:00–8:15, shift');
     expect(sayBlock(stretched(shift, 'start', 900))).toBe('Tue 11:45–12:00, shift');
+  });
+
+  it('go on the way they went', () => {
+    const next = (to: TimeBlock) => {
+      const block = goingOn(shift, to);
+      return block && sayBlock(block);
+    };
+    expect(next(stretched(shift, 'end', 735))).toBe('Tue 8:00–12:30, shift');
+    expect(next(stretched(shift, 'start', 450))).toBe('Tue 7:15–12:00, shift');
+    expect(next(moved(shift, -30))).toBe('Tue 7:15–11:15, shift');
+    expect(next(shift)).toBeNull();
+    expect(next(onDaysShifted(shift, 1))).toBeNull();
+    expect(next(moved(shift, 2000))).toBeNull();
+    expect(next(stretched(shift, 'end', 0))).toBeNull();
     expect(sayBlock(onDaysShifted(shift, 2))).toBe('Thu 8:00–12:00, shift');
     expect(onDaysShifted(shift, -2)).toBe(shift);
   });
