@@ -2,6 +2,7 @@ import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import type { TimeBlock } from '@/api/client';
 import { type Day, days } from '@/lib/days';
 import type { Minute } from '@/lib/time';
+import { useStable } from '@/lib/useStable';
 import type { Axis } from './axis';
 import { drawn, moved, newBlock, onDaysShifted, step, stretched } from './blocks';
 import { useRestingFinger } from './useRestingFinger';
@@ -12,7 +13,9 @@ type Hold =
   | { kind: 'move'; index: number; day: Day; anchor: Minute }
   | { kind: 'stretch'; index: number; edge: 'start' | 'end' };
 
-type Drag = Hold & { pointer: number; x: number; y: number; begun: boolean };
+type Place = { pointer: number; x: number; y: number };
+
+type Drag = Hold & Place & { begun: boolean };
 
 /** The blocks as they would be if the pointer were let go now; `active` is the one being changed. */
 export type BlocksDraft = { blocks: readonly TimeBlock[]; active: number };
@@ -116,24 +119,27 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
     };
   };
 
-  const holdWhereItRests = (event: PointerEvent) => {
-    const [at, pointer, x, y] = [pointAt(event), event.pointerId, event.clientX, event.clientY];
-    return () => {
+  // The finger has rested for a while by then, and blocks may have changed meanwhile.
+  const { holdAt } = useStable({
+    holdAt: (at: { minute: Minute; day: Day }, { pointer, x, y }: Place) => {
       const hold: Drag = { kind: 'draw', day: at.day, anchor: at.minute, pointer, x, y, begun: true };
       drag.current = hold;
       bands.current!.setPointerCapture(pointer);
       show(changed(hold, { ...at, minute: Math.min(axis.to, at.minute + hour) }));
-    };
-  };
+    },
+  });
 
   return {
     bands,
     draft,
     startDraw: (event: PointerEvent) => {
       if (event.pointerType === 'touch') {
+        const at = pointAt(event);
+        const place = { pointer: event.pointerId, x: event.clientX, y: event.clientY };
         // A touch is said to be of the button nearest to it; what counts here is what lies under it.
-        const under = document.elementFromPoint(event.clientX, event.clientY);
-        if (!under?.closest('button') && !drag.current?.begun) finger.put(event, holdWhereItRests(event));
+        const isFree = !document.elementFromPoint(place.x, place.y)?.closest('button');
+        if (!event.isPrimary) finger.lift();
+        else if (isFree && !drag.current?.begun) finger.put(event, () => holdAt(at, place));
         return;
       }
       begin(event, (at) => ({ kind: 'draw', day: at.day, anchor: at.minute }));
