@@ -179,7 +179,7 @@ internal sealed unsafe class StateLayer
     private void Grow(int written)
     {
         // Fourfold while it is small, twofold once that would be much memory.
-        MakeRoom(room * (room < LargeRoom ? 4 : 2), written);
+        MakeRoom(Math.Min(room * (room < LargeRoom ? 4 : 2), mostStates), written);
         var slot = Pinned.Pointer(slots);
         for (var number = 0; number < Count; number++)
         {
