@@ -23,24 +23,32 @@ await page.locator('[aria-busy="false"][aria-label="What I ask"]').waitFor();
 console.log(`${courses.length} wanted courses: ${await page.getByRole('heading', { level: 1 }).innerText()}`);
 
 // Times from a pointer move to the frame in which the grid, and then the costs and standings, are no longer behind. What
-// was answered ahead is never behind, so any change of the grid is looked at.
+// was answered ahead is never behind; so it is the drawn hours that tell the answer to a move from one to the last.
 await page.evaluate(() => {
   const grid = document.querySelector('[aria-label="Hour grid"]');
   const asked = document.querySelector('[aria-label="What I ask"]');
   const isReady = (element) => element.getAttribute('aria-busy') === 'false';
   const painted = () => new Promise((then) => requestAnimationFrame(() => setTimeout(() => then(performance.now()))));
-  const until = (element, what) =>
+  const drawn = () => [...grid.querySelectorAll('button[aria-label^="Can’t"]')].map((one) => one.ariaLabel).join();
+  const until = (element, what, isDone) =>
     new Promise((resolve) => {
       const observer = new MutationObserver(() => {
-        if (!isReady(element)) return;
+        if (!isDone()) return;
         observer.disconnect();
         resolve(painted());
       });
       observer.observe(element, what);
     });
   const answered = async (since) => {
-    const counted = await until(grid, { attributes: true, childList: true, characterData: true, subtree: true });
-    const full = isReady(asked) ? counted : await until(asked, { attributes: true, attributeFilter: ['aria-busy'] });
+    const before = drawn();
+    const counted = await until(
+      grid,
+      { attributes: true, childList: true, subtree: true },
+      () => isReady(grid) && drawn() !== before,
+    );
+    const full = isReady(asked)
+      ? counted
+      : await until(asked, { attributes: true, attributeFilter: ['aria-busy'] }, () => isReady(asked));
     return [counted - since, full - since];
   };
   window.hourGridMoved = null;

@@ -253,6 +253,7 @@ internal sealed unsafe class RowWriter
         }
     }
 
+    /// <summary>Whether a part of a row takes no course of the levels it has numbers of.</summary>
     private bool TakesNothing(ReadOnlySpan<ushort> part, int fromLevel, int toLevel)
     {
         for (var level = fromLevel; level < toLevel; level++)
