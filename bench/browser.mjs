@@ -7,6 +7,7 @@ const [address, executablePath, ...courses] = process.argv.slice(2);
 const days = ['Tuesday', 'Monday', 'Wednesday', 'Friday'];
 const moves = 34;
 const steps = 120;
+const longestWait = 20_000;
 
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: address });
@@ -22,8 +23,9 @@ await page.keyboard.press('Escape');
 await page.locator('[aria-busy="false"][aria-label="What I ask"]').waitFor();
 console.log(`${courses.length} wanted courses: ${await page.getByRole('heading', { level: 1 }).innerText()}`);
 
-// Times from a pointer move to the frame in which the grid, and then the costs and standings, are no longer behind. What
-// was answered ahead is never behind; so it is the drawn hours that tell the answer to a move from one to the last.
+// Times from a pointer move to the frames in which a figure for the hours drawn, their exact count, and the costs and
+// standings are there. What was answered ahead is never behind; so it is the drawn hours that tell the answer to a move
+// from one to the last.
 await page.evaluate(() => {
   const grid = document.querySelector('[aria-label="Hour grid"]');
   const asked = document.querySelector('[aria-label="What I ask"]');
@@ -41,15 +43,14 @@ await page.evaluate(() => {
     });
   const answered = async (since) => {
     const before = drawn();
-    const counted = await until(
-      grid,
-      { attributes: true, childList: true, subtree: true },
-      () => isReady(grid) && drawn() !== before,
-    );
+    const anything = { attributes: true, childList: true, subtree: true, characterData: true };
+    const isNew = () => drawn() !== before;
+    const told = until(grid, anything, () => isNew() && (isReady(grid) || grid.textContent.includes('leaves about')));
+    const counted = await until(grid, anything, () => isNew() && isReady(grid));
     const full = isReady(asked)
       ? counted
       : await until(asked, { attributes: true, attributeFilter: ['aria-busy'] }, () => isReady(asked));
-    return [counted - since, full - since];
+    return [(await told) - since, counted - since, full - since];
   };
   window.hourGridMoved = null;
   grid.addEventListener(
@@ -63,6 +64,7 @@ await page.evaluate(() => {
 
 const hoursShown = await page.locator('[data-hour]').count();
 const quarter = 1 / ((hoursShown - 1) * 4);
+const figures = [];
 const counts = [];
 const full = [];
 for (const day of days) {
@@ -74,20 +76,22 @@ for (const day of days) {
   // Every step is another block and so another ask.
   for (let move = 0; move < moves; move++) {
     await moveTo(4 + move);
-    const took = await page.evaluate(async () => {
+    const took = await page.evaluate(async (longestWait) => {
       const moved = window.hourGridMoved;
-      return moved === null ? null : await Promise.race([moved, new Promise((give) => setTimeout(() => give(null), 2000))]);
-    });
+      return moved === null ? null : await Promise.race([moved, new Promise((give) => setTimeout(() => give(null), longestWait))]);
+    }, longestWait);
     if (took === null) throw new Error(`Move ${move} on ${day} was not answered.`);
-    counts.push(took[0]);
-    full.push(took[1]);
+    figures.push(took[0]);
+    counts.push(took[1]);
+    full.push(took[2]);
   }
   await page.keyboard.press('Escape');
   await page.mouse.up();
 }
-say('from pointer move to the new count painted', counts.slice(moves));
+say('from pointer move to a new figure painted, counted or about', figures.slice(moves));
+say('to the exact count painted', counts.slice(moves));
 say('to costs and standings painted', full.slice(moves));
-say('the same of the first moves after the start', counts.slice(0, moves));
+say('a new figure for the first moves after the start', figures.slice(0, moves));
 say('to costs and standings then', full.slice(0, moves));
 
 // Walking: the time between frames while an arrow is held, beside frames in which nothing happens.

@@ -108,6 +108,23 @@ public sealed class ProblemTests
     }
 
     [Fact]
+    public void About_how_many_there_are_is_told_without_counting()
+    {
+        var problem = Problem.Compile(Lectures(14, 84), All(14));
+        var expected = Enumerable.Range(71, 14).Aggregate(1.0, (product, hours) => product * hours);
+        var about = Counts.About(problem, TimeSpan.FromSeconds(4))!;
+        Assert.InRange(
+            about.Timetables / expected - 1,
+            -6 * about.RelativeError - 0.001,
+            6 * about.RelativeError + 0.001
+        );
+        // Good enough, it takes no more of its time.
+        Assert.InRange(about.RelativeError, 0, 0.025);
+        Assert.InRange(about.Samples, 1, 10_000);
+        Assert.Null(Counts.About(problem, TimeSpan.Zero));
+    }
+
+    [Fact]
     public void No_budget_at_all_is_an_answer_too()
     {
         var snapshot = Lectures(8, 60);

@@ -58,6 +58,31 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
     }
 
     [Fact]
+    public async Task What_is_not_counted_yet_is_estimated_at_once_and_what_is_counted_is_exact()
+    {
+        var student = await server.StudentAsync();
+        // Code that has not run yet takes longer than an estimate may.
+        foreach (var course in new[] { "TID 330", "GLZ 233", "GLZ 234", "LOG 118", "CAR 305", "GLZ 155" })
+            await AtOnce(Requests.AskFor("TID 210", "WRT 101", course));
+        var ask = Requests.AskFor("TID 210", "ACO 220", "WRT 101", "CAR 305");
+        var count = (double)Counts.Of(Compile(ask)).Total.Timetables;
+
+        var first = await AtOnce(ask);
+        Assert.False(first["isExact"]!.GetValue<bool>());
+        var estimate = first["estimate"]!;
+        var off = estimate["timetables"]!.GetValue<double>() / count - 1;
+        Assert.InRange(Math.Abs(off), 0, 6 * estimate["relativeError"]!.GetValue<double>() + 0.01);
+        Assert.Equal(4, first["courses"]!.AsArray().Count);
+
+        var counted = await student.PostAsJsonAsync("/api/answers", Body(ask)).JsonAsync();
+        Assert.True(counted["countMs"]!.GetValue<double>() > 0);
+        Assert.Equal(counted.ToJsonString(), (await AtOnce(ask)).ToJsonString());
+
+        Task<JsonNode> AtOnce(JsonNode asked) =>
+            student.PostAsJsonAsync("/api/answers/at-once", Body(asked)).JsonAsync();
+    }
+
+    [Fact]
     public async Task Pages_run_through_every_week_shape_from_the_best_on_and_each_to_its_look_alikes()
     {
         var student = await server.StudentAsync();

@@ -1,4 +1,4 @@
-import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { keepPreviousData, type QueryClient, queryOptions } from '@tanstack/react-query';
 import { afterPaint } from '@/lib/afterPaint';
 import { type Answer, type Ask, call, http } from './client';
 
@@ -20,18 +20,56 @@ export function expectAnswer(ask: Ask, answer: Promise<Answer | null>): void {
 
 export const answerOptions = { staleTime: Infinity, gcTime: 60_000 } as const;
 
+/** How long a count is waited for until it is estimated meanwhile, in milliseconds. */
+const patience = 20;
+
+/** How long the count before took, in milliseconds: the next is much like it. */
+let lastCountMs = 0;
+
+/** What is known of an ask at once: its count where one was made before, else an estimate. */
+export const atOnceQuery = (ask: Ask) =>
+  queryOptions({
+    queryKey: ['at-once', keyOf(ask)],
+    queryFn: ({ signal }) => call(http.POST('/api/answers/at-once', { body: { ask }, signal })),
+    ...answerOptions,
+  });
+
+/** What is known at once of an ask whose count takes longer than one waits for it; null where it does not, or fails. */
+async function atOnceIfSlow(client: QueryClient, ask: Ask): Promise<Answer | null> {
+  if (lastCountMs <= patience) {
+    await new Promise((resolve) => setTimeout(resolve, patience));
+    if (client.getQueryState(answerQuery(ask).queryKey)?.fetchStatus !== 'fetching') return null;
+  }
+  return client.query(atOnceQuery(ask)).catch(() => null);
+}
+
 /** How many timetables an ask has, and what it leaves of each course. */
 export const answerQuery = (ask: Ask) =>
   queryOptions({
     queryKey: ['answer', keyOf(ask)],
-    queryFn: async ({ signal }) => {
-      const saved = await answersOfSaves.get(keyOf(ask));
-      const answer = saved ?? (await call(http.POST('/api/answers', { body: { ask }, signal })));
-      return { ask, key: keyOf(ask), answer };
+    queryFn: async ({ client, signal }) => {
+      const key = keyOf(ask);
+      const saved = await answersOfSaves.get(key);
+      if (saved) return { ask, key, answer: saved };
+      const atOnce = atOnceIfSlow(client, ask);
+      // One after the other, since the count would take the time of the estimate.
+      const known = lastCountMs > patience ? await atOnce : null;
+      const answer = known?.isExact ? known : await call(http.POST('/api/answers', { body: { ask }, signal }));
+      lastCountMs = answer.countMs;
+      return { ask, key, answer };
     },
     placeholderData: keepPreviousData,
     ...answerOptions,
   });
+
+/**
+ * Settles once an ask is counted; where that takes long, once it is estimated or there is no time for it either. Refused
+ * where it cannot be answered.
+ */
+export async function soonKnown(client: QueryClient, ask: Ask): Promise<void> {
+  const counted = client.query(answerQuery(ask));
+  await Promise.race([counted, atOnceIfSlow(client, ask)]);
+}
 
 export const pageSize = 50;
 

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { countOf, sayCount } from './count';
+import { countOf, knownTimetables, sayAbout, sayCount } from './count';
 import { daysOf, sayDays } from './days';
 import { sayWeeks } from './weeks';
 
@@ -12,6 +12,24 @@ it('says counts of any length, exactly', () => {
     '1 timetable',
     '412 timetables',
   ]);
+});
+
+it('says an estimate with no more digits than it is good for', () => {
+  expect(sayAbout({ timetables: 8_113_402_117.4, relativeError: 0.002 })).toBe('about 8,110,000,000');
+  expect(sayAbout({ timetables: 59_503_352_684, relativeError: 0.02 })).toBe('about 60,000,000,000');
+  expect(sayAbout({ timetables: 4.4234e13, relativeError: 0.01 })).toBe('about 4.4 × 10¹³');
+  expect(sayAbout({ timetables: 1.6777e19, relativeError: 0.12 })).toBe('about 1.7 × 10¹⁹ (± 12 %)');
+  expect(sayAbout({ timetables: 9.99e11, relativeError: 0.01 })).toBe('about 1 × 10¹²');
+  expect(sayAbout({ timetables: 74.6, relativeError: 0 })).toBe('about 75');
+});
+
+it('says a count as well as it is known', () => {
+  const least = { timetables: '1000', isExact: false, estimate: null };
+  expect(knownTimetables(least)).toBe('at least 1,000 timetables');
+  expect(knownTimetables({ ...least, estimate: { timetables: 2e15, relativeError: 0.01 } })).toBe(
+    'about 2 × 10¹⁵ timetables',
+  );
+  expect(knownTimetables({ timetables: '1', isExact: true, estimate: null })).toBe('1 timetable');
 });
 
 it('says days in the order of the week', () => {

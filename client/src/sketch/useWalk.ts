@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import type { Answer, Ask, Ranked } from '@/api/client';
+import type { Answer, Ask, Estimate, Ranked } from '@/api/client';
 import {
   answerQuery,
+  atOnceQuery,
   costsQuery,
   keyOf,
   lookAlikesQuery,
@@ -25,6 +26,10 @@ export type Walk = {
   ask: Ask;
   /** Whether a newer answer is on its way. */
   isBehind: boolean;
+  /** About how many timetables the ask as it stands now has, while its count takes long. */
+  estimate: Estimate | null;
+  /** Whether the answer in view is that there is no timetable. */
+  isNone: boolean;
   /** Why the ask as it stands now has no answer. */
   problem: Error | null;
   retry: () => void;
@@ -62,13 +67,16 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const [lastSettled, setLastSettled] = useState(query.data);
   if (query.data && query.data !== lastSettled) setLastSettled(query.data);
   const settled = query.data ?? lastSettled;
-  const isNone = settled === undefined || settled.answer.timetables === '0';
+  const isBehind = settled?.key !== keyOf(ask);
+  const atOnce = useQuery({ ...atOnceQuery(ask), enabled: false });
+  const isNone = settled?.answer.timetables === '0' && settled.answer.isExact;
+  const hasSome = settled !== undefined && !isNone;
   const listed = settled ? Math.min(mostListed, Number(settled.answer.weekShapes)) : 0;
 
   // A new ask opens where the timetable in view stands among its best, or the one most like it.
   const shown = settled?.ask ?? ask;
   const known = settled && places.get(settled.key);
-  const firstPage = useQuery({ ...shapesQuery(shown, 0), enabled: !isNone && known === undefined });
+  const firstPage = useQuery({ ...shapesQuery(shown, 0), enabled: hasSome && known === undefined });
   const [near, setNear] = useState<{ of: readonly Ranked[]; place: number } | null>(null);
   if (known === undefined && firstPage.data && near?.of !== firstPage.data) {
     // Who looks at the best goes on looking at the best, and other weights alone are a question for it; who has walked
@@ -84,7 +92,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   );
 
   const page = Math.floor(place / pageSize);
-  const paged = useQuery({ ...shapesQuery(shown, page), enabled: !isNone });
+  const paged = useQuery({ ...shapesQuery(shown, page), enabled: hasSome });
   const best = paged.data?.[place % pageSize];
   const alikeKey = `${settled?.key ?? ''} ${place}`;
   const alike = alikes.get(alikeKey) ?? 0;
@@ -97,7 +105,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
 
   // While a page loads the timetable before stays in view; when nothing is possible none does.
   if (there && there.sections !== lastSeen?.timetable.sections) setLastSeen({ timetable: there, ask: shown });
-  const inView = isNone ? null : (there ?? lastSeen?.timetable ?? null);
+  const inView = hasSome ? (there ?? lastSeen?.timetable ?? null) : null;
 
   const settledKey = settled?.key;
   useEffect(() => {
@@ -108,11 +116,13 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   // The pages around are fetched ahead, so that walking never waits; not for an ask that the next move makes old, and not
   // before what a student is waiting for.
   useEffect(() => {
-    if (isNone) return;
+    if (!hasSome) return;
     const last = Math.floor((listed - 1) / pageSize);
     let isOld = false;
     const fetchAhead = async () => {
-      await Promise.allSettled([client.query(costsQuery(shown)), client.query(standingsQuery(shown))]);
+      const details = [client.query(costsQuery(shown)), client.query(standingsQuery(shown))];
+      // Where these were called off, the next ask is being answered.
+      if ((await Promise.allSettled(details)).some((one) => one.status === 'rejected')) return;
       for (const ahead of [page + 1, page - 1])
         if (!isOld && ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
     };
@@ -121,7 +131,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
       isOld = true;
       clearTimeout(later);
     };
-  }, [client, shown, isNone, page, listed]);
+  }, [client, shown, hasSome, page, listed]);
 
   const go = (target: number) => {
     if (!settled || listed === 0) return;
@@ -142,7 +152,9 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   return {
     answer: settled?.answer ?? null,
     ask: shown,
-    isBehind: settled?.key !== keyOf(ask),
+    isBehind,
+    isNone,
+    estimate: isBehind ? (atOnce.data?.estimate ?? null) : null,
     problem: query.error,
     inView,
     listed,

@@ -82,6 +82,11 @@ export const Asking = memo(function Asking(props: Props) {
         change={change}
       />
       <CreditsNote ask={ask} sections={sections} />
+      {details.areTooMany && (
+        <p className="mt-2 text-12 text-mute">
+          There are too many timetables to say in how many each section stands, and what each rule costs.
+        </p>
+      )}
       <RuleList
         sketch={sketch}
         edits={edits}

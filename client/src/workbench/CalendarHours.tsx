@@ -8,13 +8,13 @@ import type { CalendarPreview } from './useCalendarPreview';
 type Props = {
   term: Term;
   preview: CalendarPreview;
-  /** How many timetables the hours that are picked leave; null until it is known. */
-  timetables: string | null;
+  /** What the hours that are picked leave, in words. */
+  leaves: string;
   change: (edit: (ask: Ask) => Ask) => void;
 };
 
 /** What a calendar holds, beside the grid on which its hours lie: picked here or there, then taken out. */
-export function CalendarHours({ term, preview, timetables, change }: Props) {
+export function CalendarHours({ term, preview, leaves, change }: Props) {
   const { file, found, events, picked, toggle, withPicked, close } = preview;
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), [file]);
@@ -99,9 +99,7 @@ export function CalendarHours({ term, preview, timetables, change }: Props) {
         <Button look="quiet" onClick={close}>
           {events.length > 0 ? 'Cancel' : 'Close'}
         </Button>
-        {count > 0 && timetables !== null && (
-          <span className="text-12 text-mute">leaves {countOf(timetables, 'timetable')}</span>
-        )}
+        {count > 0 && <span className="text-12 text-mute">{leaves}</span>}
       </div>
     </section>
   );

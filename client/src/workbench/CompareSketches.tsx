@@ -1,7 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import type { Sketch } from '@/api/client';
 import { answerQuery, shapesQuery } from '@/api/answerQueries';
-import { sayCount } from '@/lib/count';
+import { sayKnown, sayLeast } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { sayFacts } from '@/sketch/facts';
@@ -44,13 +44,13 @@ export function CompareSketches({ sketches, current, onOpen, onClose }: Props) {
                     {sketch.name}
                   </th>
                   <td className="py-1.5 pr-3 text-right tabular-nums">
-                    {answer ? sayCount(answer.timetables) : (answers[i]?.error?.message ?? '…')}
+                    {answer ? sayKnown(answer) : (answers[i]?.error?.message ?? '…')}
                   </td>
-                  <td className="py-1.5 pr-3 text-right tabular-nums">{answer ? sayCount(answer.weekShapes) : ''}</td>
+                  <td className="py-1.5 pr-3 text-right tabular-nums">{answer ? sayLeast(answer.weekShapes, answer.isExact) : ''}</td>
                   <td className="py-1.5 pr-3">
                     {best
                       ? sayFacts(best)
-                      : answer?.timetables === '0'
+                      : answer?.timetables === '0' && answer.isExact
                         ? 'none is possible'
                         : ''}
                   </td>

@@ -4,7 +4,7 @@ import type { Sketch, Term, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
 import { tellWeek } from '@/grid/tellWeek';
-import { sayCount } from '@/lib/count';
+import { knownTimetables, sayAbout, sayKnown } from '@/lib/count';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useStable } from '@/lib/useStable';
 import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
@@ -177,7 +177,9 @@ export function Desk({ term, sketch }: Props) {
     />
   );
 
-  const leaves = walk.answer ? `leaves ${sayCount(walk.answer.timetables)}` : '';
+  const leaves = walk.answer
+    ? `leaves ${walk.estimate ? sayAbout(walk.estimate) : sayKnown(walk.answer)}`
+    : '';
   const grid = (
     <DeskWeek
       term={term}
@@ -189,7 +191,7 @@ export function Desk({ term, sketch }: Props) {
       offered={preview.offered}
       drawing={drawing}
       leaves={leaves}
-      leavesNone={walk.answer?.timetables === '0' && !walk.isBehind}
+      leavesNone={walk.isNone && !walk.isBehind}
       answered={drawn?.blocks ?? null}
       isBusy={walk.isBehind}
       onDraft={draw}
@@ -214,7 +216,7 @@ export function Desk({ term, sketch }: Props) {
             <CalendarHours
               term={term}
               preview={preview}
-              timetables={walk.answer?.timetables ?? null}
+              leaves={walk.answer ? `leaves ${knownTimetables(walk.answer)}` : ''}
               change={change}
             />
           )

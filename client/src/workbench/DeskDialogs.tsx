@@ -50,7 +50,7 @@ export function DeskDialogs(props: Props) {
         <Sheet
           ask={walk.ask}
           listed={walk.listed}
-          weekShapes={walk.answer.weekShapes}
+          answer={walk.answer}
           inView={inView}
           sections={sections}
           axis={axis}

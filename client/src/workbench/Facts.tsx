@@ -1,7 +1,7 @@
 import { Bookmark, BookmarkCheck, ChevronLeft, ChevronRight, List, Printer } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import type { Answer, Ranked } from '@/api/client';
-import { countOf, sayCount } from '@/lib/count';
+import type { Answer, Estimate, Ranked } from '@/api/client';
+import { countOf, knownTimetables, sayAbout, sayCount, sayKnown, sayLeast } from '@/lib/count';
 import { ExportMenu } from '@/sketch/ExportMenu';
 import { factsOf } from '@/sketch/facts';
 import type { Sections } from '@/sketch/useSections';
@@ -11,6 +11,8 @@ import type { ShortlistDesk } from './useShortlist';
 type Props = {
   term: string;
   answer: Answer;
+  /** About how many timetables there are by now, while they are counted anew. */
+  estimate: Estimate | null;
   inView: Ranked | null;
   listed: number;
   alike: number;
@@ -26,9 +28,8 @@ type Props = {
 
 /** How many timetables there are, which is in view, and what it is like. */
 export function Facts(props: Props) {
-  const { answer, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand, shortlist } = props;
+  const { answer, estimate, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand, shortlist } = props;
   const { here } = shortlist;
-  const least = answer.isExact ? '' : 'at least ';
   const tools = (
     <div className="flex items-center gap-1.5 print:hidden">
       <div className="flex">
@@ -92,8 +93,8 @@ export function Facts(props: Props) {
     return (
       <header className="flex min-h-[62px] items-center gap-3 border-b border-rule px-4 py-2">
         <h1 className="mr-auto leading-tight">
-          <span className="text-24 font-heavy">{sayCount(answer.timetables)}</span>{' '}
-          {answer.timetables === '1' ? 'timetable' : 'timetables'}
+          <span className="text-24 font-heavy">{estimate ? sayAbout(estimate) : sayKnown(answer)}</span>{' '}
+          {answer.timetables === '1' && !estimate ? 'timetable' : 'timetables'}
           {byHand && (
             <span className="block text-12 text-mute">
               with what you keep; open a course and press a place to keep it
@@ -119,12 +120,10 @@ export function Facts(props: Props) {
             N° <Jump rank={inView.rank} listed={listed} onGo={onGo} />
           </span>{' '}
           <span className="text-14 whitespace-nowrap">
-            of {least}
-            {countOf(answer.weekShapes, 'week shape')}
+            of {estimate ? '… week shapes' : sayShapes(answer)}
           </span>
           <span className="block text-12 whitespace-nowrap text-mute">
-            {least}
-            {countOf(answer.timetables, 'timetable')}
+            {estimate ? `${sayAbout(estimate)} timetables, being counted` : knownTimetables(answer)}
             {BigInt(answer.weekShapes) > BigInt(listed) && ` · the best ${sayCount(listed)} are listed`}
             {inView.alike !== '1' && (
               <>
@@ -152,6 +151,10 @@ export function Facts(props: Props) {
       {tools}
     </header>
   );
+}
+
+function sayShapes({ weekShapes, isExact }: Answer): string {
+  return isExact ? countOf(weekShapes, 'week shape') : `${sayLeast(weekShapes, isExact)} week shapes`;
 }
 
 /** The number of the one in view, to be typed over. */

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import type { Ask, Sketch } from '@/api/client';
-import { countOf } from '@/lib/count';
+import type { Answer, Ask, Sketch } from '@/api/client';
+import { countOf, knownTimetables } from '@/lib/count';
 import { goneFrom, LetGo } from '@/sketch/ChangedSections';
 import { type Rule } from '@/sketch/rules';
 import type { Sections } from '@/sketch/useSections';
@@ -67,6 +67,7 @@ export function Possible(props: Props) {
         <Facts
           term={sketch.term}
           answer={answer}
+          estimate={walk.estimate}
           inView={inView}
           listed={walk.listed}
           alike={walk.alike}
@@ -92,7 +93,7 @@ export function Possible(props: Props) {
       <div className="flex h-[190px] shrink-0 border-t border-rule bg-paper max-md:h-auto max-md:flex-col print:hidden">
         {isEmpty ? (
           <FirstThing hasWanted={ask.wanted.length > 0} onFindCourse={props.onFindCourse} />
-        ) : answer.timetables === '0' ? (
+        ) : walk.isNone ? (
           <div className="flex min-w-0 flex-1 overflow-auto">
             <NoneFound
               ask={ask}
@@ -119,13 +120,18 @@ export function Possible(props: Props) {
       <p aria-live="polite" className="sr-only">
         {isEmpty || isDrafting || walk.isBehind
           ? ''
-          : `${countOf(answer.timetables, 'timetable')} in ${countOf(answer.weekShapes, 'week shape')}`}
+          : tellCount(answer)}
       </p>
       <p className="sr-only">
         {told}
       </p>
     </main>
   );
+}
+
+function tellCount(answer: Answer): string {
+  const timetables = knownTimetables(answer);
+  return answer.isExact ? `${timetables} in ${countOf(answer.weekShapes, 'week shape')}` : timetables;
 }
 
 function isInPlay(ask: Ask): boolean {

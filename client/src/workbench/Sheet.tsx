@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
-import type { Ask, Ranked } from '@/api/client';
+import type { Answer, Ask, Ranked } from '@/api/client';
 import { spreadQuery } from '@/api/answerQueries';
 import type { Axis } from '@/grid/axis';
-import { countOf, sayCount } from '@/lib/count';
+import { countOf, sayCount, sayLeast } from '@/lib/count';
 import { type Day, days, fullDay, shortDay } from '@/lib/days';
 import { minuteOf } from '@/lib/time';
 import { placed, type Sections } from '@/sketch/useSections';
@@ -20,7 +20,7 @@ const mostDifferent = 12;
 type Props = {
   ask: Ask;
   listed: number;
-  weekShapes: string;
+  answer: Answer;
   inView: Ranked | null;
   sections: Sections;
   axis: Axis;
@@ -36,7 +36,7 @@ const anything: Facts = { off: [], after: '', before: '', idle: '', seats: '' };
 
 /** All listed week shapes laid out, to be filtered by facts, or those that differ most. */
 export function Sheet(props: Props) {
-  const { ask, listed, weekShapes, inView, sections, axis, weekCount, onGo, onLookAlikes, onClose } = props;
+  const { ask, listed, answer, inView, sections, axis, weekCount, onGo, onLookAlikes, onClose } = props;
   const [facts, setFacts] = useState(anything);
   const [isSpread, setSpread] = useState(false);
   const all = useShapes(ask, Array.from({ length: Math.ceil(listed / 50) }, (_, page) => page * 50));
@@ -97,7 +97,7 @@ export function Sheet(props: Props) {
             Most different
           </Button>
           <p role="status" className="ml-auto text-mute">
-            {isLoading ? 'Loading' : sayShown(shown.length, source.length, listed, weekShapes, isSpread)}
+            {isLoading ? 'Loading' : sayShown(shown.length, source.length, listed, answer, isSpread)}
           </p>
         </div>
         <div
@@ -149,9 +149,11 @@ export function Sheet(props: Props) {
   );
 }
 
-function sayShown(shown: number, of: number, listed: number, weekShapes: string, isSpread: boolean): string {
+function sayShown(shown: number, of: number, listed: number, answer: Answer, isSpread: boolean): string {
+  const { weekShapes, isExact } = answer;
   if (isSpread) return `${shown} that differ most, of the best ${sayCount(listed)}`;
-  const all = listed < Number(weekShapes) ? `the best ${sayCount(listed)} of ${sayCount(weekShapes)}` : sayCount(listed);
+  const isAll = isExact && listed === Number(weekShapes);
+  const all = isAll ? sayCount(listed) : `the best ${sayCount(listed)} of ${sayLeast(weekShapes, isExact)}`;
   return shown === of ? `${all} ${listed === 1 ? 'week shape' : 'week shapes'}` : `${countOf(shown, 'week shape')} of ${all}`;
 }
 

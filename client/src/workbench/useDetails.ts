@@ -12,6 +12,8 @@ export type Details = {
   timetables: string;
   /** Whether newer ones are on their way. */
   isBehind: boolean;
+  /** Whether there are too many timetables to find them out in time. */
+  areTooMany: boolean;
 };
 
 /** What comes after the count: costs of rules and standings of sections, asked for once the count is there. */
@@ -20,16 +22,21 @@ export function useDetails(ask: Ask, isAnswered: boolean): Details {
   const standings = useQuery({ ...standingsQuery(ask), enabled: isAnswered });
   // Costs are named by paths: those of an ask with other paths would stand beside the wrong rules.
   const isCurrent = costs.data !== undefined && costs.data.key === keyOf(ask);
-  const known = isCurrent || (costs.data && samePaths(costs.data.key, ask)) ? costs.data.costs : null;
+  // The least that a figure may be says nothing here: a section in none is one in none, and a cost is a difference.
+  const isCosted = costs.data !== undefined && (isCurrent || samePaths(costs.data.key, ask)) && costs.data.isExact;
+  const known = isCosted ? costs.data.costs : null;
+  const standing = standings.data?.isExact ? standings.data.sections : null;
+  const areTooMany = costs.data?.isExact === false || standings.data?.isExact === false;
   const isBehind = !isAnswered || !isCurrent || standings.isPlaceholderData || standings.isPending;
   return useMemo(
     () => ({
       costs: known,
-      standings: standings.data?.sections ?? null,
+      standings: standing,
       timetables: standings.data?.timetables ?? '0',
       isBehind,
+      areTooMany,
     }),
-    [known, standings.data, isBehind],
+    [known, standing, standings.data, isBehind, areTooMany],
   );
 }
 

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import type { Ask, TimeBlock } from '@/api/client';
-import { answerQuery, keyOf } from '@/api/answerQueries';
+import { answerQuery, keyOf, soonKnown } from '@/api/answerQueries';
 import { goingOn } from '@/grid/blocks';
 import type { BlocksDraft } from '@/grid/useBlockDrag';
 import { afterPaint } from '@/lib/afterPaint';
@@ -9,26 +9,31 @@ import { afterPaint } from '@/lib/afterPaint';
 /** Blocks under the pointer, and what is asked with them. */
 type DrawnHours = { blocks: readonly TimeBlock[]; ask: Ask };
 
+/** A place the pointer came to in a drag, and the one before. */
+type Step = { drag: symbol; draft: BlocksDraft; before: BlocksDraft | null; ask: Ask };
+
 /**
- * What is asked with the hours under the pointer, as soon as it is answered. The grid draws the hours themselves, at
- * once; the rest is drawn one time, with the answer. More may be looked at beside them.
+ * What is asked with the hours under the pointer, as soon as it is known. The grid draws the hours themselves, at once;
+ * the rest is drawn one time, with the answer. More may be looked at beside them.
  */
 export function useDrawnHours(ask: Ask, withMore: (ask: Ask) => Ask) {
   const client = useQueryClient();
   const [drawn, setDrawn] = useState<DrawnHours | null>(null);
-  const latest = useRef<BlocksDraft | null>(null);
+  const latest = useRef<Step | null>(null);
+  const isAsking = useRef(false);
   const askedAhead = useRef<Ask | null>(null);
 
   const askWith = (blocks: readonly TimeBlock[]) => withMore({ ...ask, timeBlocks: [...blocks] });
 
   /** Most pointers go on the way they went: what the next step would ask is answered before it is taken. */
-  const askAhead = async (before: BlocksDraft | null, next: BlocksDraft) => {
-    const [from, to] = [before?.blocks[next.active], next.blocks[next.active]!];
+  const askAhead = async (step: Step) => {
+    const { draft, before } = step;
+    const [from, to] = [before?.blocks[draft.active], draft.blocks[draft.active]!];
     const ahead = from && goingOn(from, to);
     if (!ahead) return;
-    await afterPaint();
-    if (latest.current !== next) return;
-    askedAhead.current = askWith(next.blocks.with(next.active, ahead));
+    await Promise.allSettled([afterPaint(), client.query(answerQuery(step.ask))]);
+    if (latest.current !== step) return;
+    askedAhead.current = askWith(draft.blocks.with(draft.active, ahead));
     client.query(answerQuery(askedAhead.current)).catch(() => undefined);
   };
 
@@ -40,24 +45,41 @@ export function useDrawnHours(ask: Ask, withMore: (ask: Ask) => Ask) {
       void client.cancelQueries({ queryKey: answerQuery(ahead).queryKey });
   };
 
+  /**
+   * Asks for one step after the other, so that a pointer faster than the answers finds none of them waiting behind steps
+   * it has left: it passes over those, and sees all that it can be shown.
+   */
+  const answer = async () => {
+    isAsking.current = true;
+    const next = () => latest.current;
+    let shown: Step | null = null;
+    for (let step = next(); step !== null && step !== shown; step = next()) {
+      // What cannot be answered is shown too: the Workbench then says why.
+      await soonKnown(client, step.ask).catch(() => undefined);
+      // Of a drag that has ended nothing is shown, though another may have begun.
+      if (next()?.drag === step.drag) setDrawn({ blocks: step.draft.blocks, ask: step.ask });
+      shown = step;
+    }
+    isAsking.current = false;
+    if (shown !== null && next() === shown) void askAhead(shown);
+  };
+
   const draw = (next: BlocksDraft | null) => {
-    const before = latest.current;
-    latest.current = next;
     if (!next) {
+      latest.current = null;
       forgetAhead(null);
       setDrawn(null);
       return;
     }
-    const { blocks } = next;
-    const drawnAsk = askWith(blocks);
-    forgetAhead(drawnAsk);
-    const show = () => {
-      if (latest.current !== next) return;
-      setDrawn({ blocks, ask: drawnAsk });
-      void askAhead(before, next);
+    const before = latest.current;
+    latest.current = {
+      drag: before?.drag ?? Symbol(),
+      draft: next,
+      before: before?.draft ?? null,
+      ask: askWith(next.blocks),
     };
-    // What cannot be answered is shown too: the Workbench then says why.
-    client.query(answerQuery(drawnAsk)).then(show, show);
+    forgetAhead(latest.current.ask);
+    if (!isAsking.current) void answer();
   };
   return { drawn, draw };
 }

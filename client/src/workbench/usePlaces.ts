@@ -6,7 +6,8 @@ import { withoutKeeps } from '@/sketch/edits';
 
 /**
  * In how many timetables each section of a class's component would stand if it were moved there: a class that is kept
- * where it is has none of the others otherwise. Null until it is known.
+ * where it is has none of the others otherwise. Null until it is known, and where
+ * there are too many to find it out in time.
  */
 export function usePlaces(ask: Ask, one: GridClass | null): Readonly<Record<string, string>> | null {
   const numbers = one ? one.course.sections.filter((other) => other.component === one.section.component) : [];
@@ -18,5 +19,5 @@ export function usePlaces(ask: Ask, one: GridClass | null): Readonly<Record<stri
       )
     : ask;
   const standings = useQuery({ ...standingsQuery(freed), enabled: one !== null });
-  return standings.isPlaceholderData ? null : (standings.data?.sections ?? null);
+  return standings.data?.isExact && !standings.isPlaceholderData ? standings.data.sections : null;
 }

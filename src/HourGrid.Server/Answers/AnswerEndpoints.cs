@@ -18,6 +18,11 @@ internal static class AnswerEndpoints
         var answers = api.MapGroup("/answers").RequireAuthorization().LimitAnswers();
         answers.MapPost("/", Answer).WithName("Answer").ReadsBody(typeof(AnswerRequest)).ProducesProblems();
         answers
+            .MapPost("/at-once", AtOnce)
+            .WithName("AnswerAtOnce")
+            .ReadsBody(typeof(AnswerRequest))
+            .ProducesProblems();
+        answers
             .MapPost("/week-shapes", WeekShapes)
             .WithName("WeekShapes")
             .ReadsBody(typeof(PageRequest))
@@ -49,6 +54,9 @@ internal static class AnswerEndpoints
 
     private static AnswerRecord Answer(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
         room.Answer(RequestBody.Ask(body), cancellation);
+
+    private static AnswerRecord AtOnce(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
+        room.AnswerAtOnce(RequestBody.Ask(body), cancellation);
 
     private static RankedPage WeekShapes(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
         room.WeekShapes(

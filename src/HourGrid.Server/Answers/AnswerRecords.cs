@@ -1,5 +1,6 @@
 using System.Globalization;
 using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
@@ -33,17 +34,28 @@ internal sealed record LookAlikesRequest(AskDocument Ask, IReadOnlyList<string> 
 /// <param name="Timetables">How many timetables there are.</param>
 /// <param name="WeekShapes">How many week shapes among them.</param>
 /// <param name="IsExact">Whether there are just so many; otherwise at least so many.</param>
+/// <param name="Estimate">About how many timetables, where that is not exact and could be told.</param>
 /// <param name="Courses">What the ask leaves of each wanted course, in its order.</param>
 /// <param name="Clashes">Where kept sections are in each other's way.</param>
-/// <param name="ElapsedMs">How long the engine took, in milliseconds.</param>
+/// <param name="CountMs">Milliseconds that the count took when it was made; 0 where there is none.</param>
 internal sealed record AnswerRecord(
     string Timetables,
     string WeekShapes,
     bool IsExact,
+    EstimateRecord? Estimate,
     IReadOnlyList<CourseInPlayRecord> Courses,
     IReadOnlyList<ClashRecord> Clashes,
-    double ElapsedMs
+    double CountMs
 );
+
+/// <summary>About how many timetables there are, with the standard error of saying so.</summary>
+/// <param name="Timetables">The estimate.</param>
+/// <param name="RelativeError">Its standard error as a share of it.</param>
+internal sealed record EstimateRecord(double Timetables, double RelativeError)
+{
+    public static EstimateRecord? Of(Estimate? estimate) =>
+        estimate is null ? null : new(estimate.Timetables, estimate.RelativeError);
+}
 
 /// <param name="Course">The course's code.</param>
 /// <param name="Sections">Its sections this term, cancelled ones left out.</param>

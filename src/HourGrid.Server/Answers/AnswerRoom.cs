@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Security.Cryptography;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
@@ -22,6 +21,9 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
     /// <summary>The most week shapes that stand in the file of an answer.</summary>
     private const int MostInFile = 200;
 
+    /// <summary>What an estimate may take; most are good enough in less than half of it.</summary>
+    private static readonly TimeSpan Moment = TimeSpan.FromMilliseconds(20);
+
     private static readonly TimeSpan LongestAnswer = TimeSpan.FromSeconds(10);
 
     /// <summary>Reasons and the most different come after the count and do not hold it up.</summary>
@@ -33,26 +35,34 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
     /// <exception cref="AskTooLargeException">It has too many courses in play.</exception>
     public void Check(Ask ask) => Problem.Check(catalogue.SnapshotOf(ask), ask);
 
-    public AnswerRecord Answer(Ask ask, CancellationToken cancellation)
-    {
-        var started = Stopwatch.GetTimestamp();
-        return WithinTime(
+    public AnswerRecord Answer(Ask ask, CancellationToken cancellation) =>
+        WithinTime(
             inTime =>
             {
                 var answered = Of(ask, inTime);
-                var count = answered.Count;
-                return new AnswerRecord(
-                    Digits.Of(count.Total.Timetables),
-                    Digits.Of(count.Total.WeekShapes),
-                    count.IsExact,
-                    [.. ask.Wanted.Select(wanted => InPlay(answered.Problem, wanted))],
-                    [.. KeptClashes.Of(catalogue.SnapshotOf(ask), ask).Select(ClashRecord.Of)],
-                    Stopwatch.GetElapsedTime(started).TotalMilliseconds
-                );
+                return Record(answered.Problem, ask, answered.Count, answered.CountTook);
             },
             cancellation
         );
-    }
+
+    /// <summary>
+    /// What is known of an ask at once: its count where one was made before, else about how many there are. For who drags,
+    /// and cannot wait for a count that takes long.
+    /// </summary>
+    public AnswerRecord AnswerAtOnce(Ask ask, CancellationToken cancellation) =>
+        WithinTime(
+            inTime =>
+            {
+                var version = catalogue.Version;
+                var snapshot = catalogue.SnapshotOf(ask);
+                if (IsKnown<CountedAsk>(KeyOf(version, AnswerBasis.OfCounts(snapshot, ask))))
+                    return Answer(ask, inTime);
+                var problem = Problem.Compile(snapshot, ask, inTime);
+                var about = Counts.About(problem, Moment, inTime);
+                return Record(problem, ask, new CountAnswer(Tally.None, false, about), TimeSpan.Zero);
+            },
+            cancellation
+        );
 
     /// <summary>The best week shapes from one place on; past the last listed there are none.</summary>
     public RankedPage WeekShapes(Ask ask, int first, int count, CancellationToken cancellation) =>
@@ -200,6 +210,17 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
 
     public void Dispose() => asks.Dispose();
 
+    private static AnswerRecord Record(Problem problem, Ask ask, CountAnswer count, TimeSpan took) =>
+        new(
+            Digits.Of(count.Total.Timetables),
+            Digits.Of(count.Total.WeekShapes),
+            count.IsExact,
+            EstimateRecord.Of(count.Estimate),
+            [.. ask.Wanted.Select(wanted => InPlay(problem, wanted))],
+            [.. KeptClashes.Of(problem.Snapshot, ask).Select(ClashRecord.Of)],
+            took.TotalMilliseconds
+        );
+
     private static RankedRecord Record(AnsweredAsk answered, RankedTimetable one) =>
         RankedRecord.Of(one, answered.SameShape.Count(one.Timetable));
 
@@ -234,6 +255,8 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         var found = find();
         return asks.Set(its, found, new MemoryCacheEntryOptions { Size = size(found) });
     }
+
+    private bool IsKnown<T>(AnswerKey key) => asks.TryGetValue((typeof(T), key), out _);
 
     private static AnswerKey KeyOf(int version, AnswerBasis basis) =>
         new(version, Convert.ToHexString(SHA256.HashData(AskJson.Write(basis.Ask))), basis.HoursMet);

@@ -32,6 +32,9 @@ internal sealed class AnsweredAsk
 
     public CountAnswer Count => counted.Count;
 
+    /// <summary>How long it took to count it.</summary>
+    public TimeSpan CountTook => counted.Took;
+
     public SameShape SameShape { get; }
 
     /// <summary>Bytes it may come to hold, about.</summary>

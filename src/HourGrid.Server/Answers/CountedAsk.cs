@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 
@@ -7,7 +8,9 @@ namespace HourGrid.Server.Answers;
 /// What can be counted of an ask: how many there are, where sections stand, what wishes cost. None of it depends on what
 /// is merely preferred, so asks that differ in that share it.
 /// </summary>
-internal sealed class CountedAsk(CountAnswer count)
+/// <param name="count">How many there are.</param>
+/// <param name="took">How long the count took.</param>
+internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
 {
     /// <summary>Bytes of a figure and what it belongs to, about.</summary>
     private const int BytesOfFigure = 100;
@@ -24,9 +27,15 @@ internal sealed class CountedAsk(CountAnswer count)
 
     public CountAnswer Count => count;
 
+    public TimeSpan Took => took;
+
     /// <summary>Counts a compiled ask.</summary>
-    public static CountedAsk Of(Problem problem, CancellationToken cancellation) =>
-        new(Counts.Of(problem, LongestCount, cancellation));
+    public static CountedAsk Of(Problem problem, CancellationToken cancellation)
+    {
+        var started = Stopwatch.GetTimestamp();
+        var count = Counts.Of(problem, LongestCount, cancellation);
+        return new(count, Stopwatch.GetElapsedTime(started));
+    }
 
     /// <summary>Bytes it may come to hold, about.</summary>
     public static long SizeOf(Problem problem) =>

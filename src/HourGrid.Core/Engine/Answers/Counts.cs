@@ -15,6 +15,9 @@ public static class Counts
     /// <summary>The share of the time that is kept for an estimate.</summary>
     private const double EstimateShare = 0.3;
 
+    /// <summary>The relative error at which an estimate is good enough for who cannot wait.</summary>
+    private const double GoodEnough = 0.025;
+
     /// <summary>Counts exactly where the budget allows it; past it, says what is certain and estimates the rest.</summary>
     /// <param name="problem">What is asked.</param>
     /// <param name="budget">How long it may take; null for as long as it takes.</param>
@@ -31,6 +34,20 @@ public static class Counts
         var estimate = Estimating.Of(problem, root, new WorkLimit(budget * EstimateShare, cancellation));
         cancellation.ThrowIfCancellationRequested();
         return answer with { Estimate = estimate };
+    }
+
+    /// <summary>About how many timetables there are, without counting them: for what cannot wait for the count.</summary>
+    /// <param name="problem">What is asked.</param>
+    /// <param name="budget">How long it may take; less where an estimate is good enough before.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <returns>Null where the time did not suffice to say anything.</returns>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
+    public static Estimate? About(Problem problem, TimeSpan budget, CancellationToken cancellation = default)
+    {
+        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        var estimate = Estimating.Of(problem, root, new WorkLimit(budget, cancellation), GoodEnough);
+        cancellation.ThrowIfCancellationRequested();
+        return estimate;
     }
 
     internal static CountAnswer Of(Problem problem, Root root, WorkLimit limit)

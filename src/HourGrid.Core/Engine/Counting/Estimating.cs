@@ -38,7 +38,11 @@ internal sealed unsafe class Estimating
     }
 
     /// <summary>Samples until the time is up; null where it was too short to say anything.</summary>
-    public static Estimate? Of(Problem problem, Root root, WorkLimit limit)
+    /// <param name="problem">What is asked.</param>
+    /// <param name="root">Where to start.</param>
+    /// <param name="limit">How long it may take.</param>
+    /// <param name="goodEnough">The relative error that need not be bettered; 0 to take all the time there is.</param>
+    public static Estimate? Of(Problem problem, Root root, WorkLimit limit, double goodEnough = 0)
     {
         if (root.IsDead)
             return null;
@@ -59,11 +63,12 @@ internal sealed unsafe class Estimating
             var change = sample - mean;
             mean += change / samples;
             squares += change * (sample - mean);
+            if (samples % LeastSamples == 0 && Error() <= goodEnough)
+                break;
         }
-        if (samples < LeastSamples || mean == 0)
-            return null;
-        var error = Math.Sqrt(squares / (samples - 1) / samples) / mean;
-        return new(mean, error, samples);
+        return samples < LeastSamples || mean == 0 ? null : new(mean, Error(), samples);
+
+        double Error() => Math.Sqrt(squares / (samples - 1) / samples) / mean;
     }
 
     private double Sample(int level, ulong* state)
