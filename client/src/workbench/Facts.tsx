@@ -14,6 +14,8 @@ type Props = {
   /** About how many timetables there are by now, while they are counted anew. */
   estimate: Estimate | null;
   inView: Ranked | null;
+  /** Whether hours are under the pointer: nothing may move then. */
+  isDrafting: boolean;
   listed: number;
   alike: number;
   onGo: (place: number) => void;
@@ -30,6 +32,10 @@ type Props = {
 export function Facts(props: Props) {
   const { answer, estimate, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand, shortlist } = props;
   const { here } = shortlist;
+  const isOfMany = BigInt(answer.weekShapes) > BigInt(listed);
+  // Long counts have a row of their own, so that nothing moves as they change.
+  const [isLong, setLong] = useState(isOfMany);
+  if (isLong !== isOfMany && !props.isDrafting) setLong(isOfMany);
   const tools = (
     <div className="flex items-center gap-1.5 print:hidden">
       <div className="flex">
@@ -106,7 +112,7 @@ export function Facts(props: Props) {
     );
   return (
     <header className="flex min-h-[62px] flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2">
-      <div className="flex items-center gap-2">
+      <div className={`flex items-center gap-2 ${isLong ? 'min-w-0 md:flex-1' : ''}`}>
         <div className="flex print:hidden">
           <WalkButton label="Better week shape" disabled={inView.rank === 1} onClick={() => onGo(inView.rank - 2)}>
             <ChevronLeft size={18} aria-hidden="true" />
@@ -122,9 +128,9 @@ export function Facts(props: Props) {
           <span className="text-14 whitespace-nowrap">
             of {estimate ? '… week shapes' : sayShapes(answer)}
           </span>
-          <span className="block text-12 whitespace-nowrap text-mute">
-            {estimate ? `${sayAbout(estimate)} timetables, being counted` : knownTimetables(answer)}
-            {BigInt(answer.weekShapes) > BigInt(listed) && ` · the best ${sayCount(listed)} are listed`}
+          <span className="block text-12 text-mute md:whitespace-nowrap">
+            {estimate ? `${sayAbout(estimate)} timetables` : knownTimetables(answer)}
+            {isOfMany && ` · the best ${sayCount(listed)} are listed`}
             {inView.alike !== '1' && (
               <>
                 {' · '}
@@ -140,7 +146,9 @@ export function Facts(props: Props) {
           </span>
         </h1>
       </div>
-      <dl className="ml-auto flex flex-wrap gap-x-3.5 gap-y-1">
+      <dl
+        className={`ml-auto flex flex-wrap gap-x-3.5 gap-y-1 ${isLong ? 'max-[1599px]:order-1 max-[1599px]:ml-0 max-[1599px]:basis-full' : ''}`}
+      >
         {factsOf(inView).map((fact) => (
           <div key={fact.name} className="flex flex-col-reverse">
             <dt className="text-11 whitespace-nowrap text-mute">{fact.name}</dt>

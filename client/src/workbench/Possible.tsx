@@ -68,6 +68,7 @@ export function Possible(props: Props) {
           term={sketch.term}
           answer={answer}
           estimate={walk.estimate}
+          isDrafting={isDrafting}
           inView={inView}
           listed={walk.listed}
           alike={walk.alike}
