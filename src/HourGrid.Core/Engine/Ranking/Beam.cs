@@ -57,7 +57,7 @@ internal sealed unsafe class Beam
         for (var width = Math.Clamp(wanted / 3, Narrowest, Widest); ; width *= 3)
         {
             var beam = new Beam(ranked, choosing, root, wanted, byShape, width);
-            var nodes = new List<Node> { new(root.State, ranked.NewPartial(), []) };
+            var nodes = new List<Node> { new(root.State, ranked.NewPartial(), [], 0) };
             for (var level = 0; level < ranked.Problem.Levels.Count && nodes.Count > 0 && !limit.IsOver(); level++)
                 nodes = beam.Narrow(level, nodes, limit);
             if (beam.found.Worst is not null || beam.IsWhole || width >= Widest || limit.IsOver())
@@ -80,7 +80,7 @@ internal sealed unsafe class Beam
             if (isLast)
                 Offer(nodes[open[i].Node], open[i].Option);
             else
-                kept.Add(Go(level, nodes[open[i].Node], open[i].Option));
+                kept.Add(Go(level, nodes[open[i].Node], open[i].Option, costs[i]));
         return kept;
     }
 
@@ -88,7 +88,7 @@ internal sealed unsafe class Beam
     {
         fixed (ulong* state = node.State)
         {
-            var count = node.Partial.CostsWith(ranked.Levels[level], state, long.MaxValue, its);
+            var count = node.Partial.CostsWith(ranked.Levels[level], state, node.Cost, long.MaxValue, its);
             foreach (var one in its.AsSpan(0, count))
                 if (choosing.Choose(level, Partial.OptionOf(one), state, choosing.Scratch(level + 1)))
                 {
@@ -98,7 +98,7 @@ internal sealed unsafe class Beam
         }
     }
 
-    private Node Go(int level, Node node, int option)
+    private Node Go(int level, Node node, int option, long cost)
     {
         var state = new ulong[node.State.Length + 1];
         fixed (ulong* from = node.State)
@@ -106,7 +106,7 @@ internal sealed unsafe class Beam
             choosing.Choose(level, option, from, to);
         var partial = ranked.NewPartial();
         Become(node, option, partial);
-        return new(state, partial, [.. node.Chosen, option]);
+        return new(state, partial, [.. node.Chosen, option], cost);
     }
 
     private void Offer(Node node, int option)
@@ -122,5 +122,5 @@ internal sealed unsafe class Beam
     private void Become(Node node, int option, Partial into) =>
         into.Become(node.Partial, ranked.Levels[node.Chosen.Length], option);
 
-    private sealed record Node(ulong[] State, Partial Partial, int[] Chosen);
+    private sealed record Node(ulong[] State, Partial Partial, int[] Chosen, long Cost);
 }

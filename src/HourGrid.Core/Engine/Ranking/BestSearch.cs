@@ -52,7 +52,10 @@ internal sealed unsafe class BestSearch
     public bool IsStopped { get; private set; }
 
     /// <summary>Searches what can come of a root and options of the first levels, which may stand together.</summary>
-    public void SearchBelow(Root root, int[] options)
+    /// <param name="root">The root.</param>
+    /// <param name="options">An option of each of the first levels.</param>
+    /// <param name="cost">A cost that nothing beats that comes of them.</param>
+    public void SearchBelow(Root root, int[] options, long cost)
     {
         fixed (ulong* from = root.State)
         {
@@ -64,18 +67,19 @@ internal sealed unsafe class BestSearch
                 Take(level, options[level]);
                 state = next;
             }
-            Search(options.Length, state);
+            Search(options.Length, state, cost);
         }
     }
 
-    private void Search(int level, ulong* state)
+    private void Search(int level, ulong* state, long atLeast)
     {
         if ((++nodes & 63) == 0 && limit.IsOver())
             IsStopped = true;
         // Whether they lead anywhere is looked at later, for the few that are left.
         var its = open[level];
-        var count = partials[level].CostsWith(ranked.Levels[level], state, best.Threshold, its);
-        its.AsSpan(0, count).Sort();
+        var count = partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, its);
+        if (count > 1)
+            its.AsSpan(0, count).Sort();
         for (var i = 0; i < count && !IsStopped; i++)
         {
             var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
@@ -90,7 +94,7 @@ internal sealed unsafe class BestSearch
             if (level + 1 == levels)
                 Leaf();
             else
-                Search(level + 1, next);
+                Search(level + 1, next, cost);
         }
     }
 

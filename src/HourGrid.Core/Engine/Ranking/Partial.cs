@@ -69,39 +69,34 @@ internal sealed unsafe class Partial
     /// </summary>
     /// <param name="level">The level.</param>
     /// <param name="state">Has a bit for every option that is open.</param>
+    /// <param name="cost">A cost that nothing beats that comes of this, as it was found with its last option.</param>
     /// <param name="wanted">Costs above are of no use.</param>
     /// <param name="into">Takes the costs, each with its option in the low bits, see <see cref="OptionOf"/>.</param>
     /// <returns>How many there are.</returns>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    public int CostsWith(RankedLevel level, ulong* state, long wanted, long[] into)
+    public int CostsWith(RankedLevel level, ulong* state, long cost, long wanted, long[] into)
     {
         var after = level.After;
-        // Most options are too much by their idle time alone, beside the least of everything else that any of them leaves.
-        var most = costs.MostIdle(wanted - LeastBesidesIdle(level.With));
+        // Most options are too much by their idle time alone, beside everything else that this costs already.
+        var besidesIdle = cost - costs.Idle(scan.Of(lanes) - level.With.MostBusy);
+        var most = costs.MostIdle(wanted - besidesIdle);
         var found = scan.Find(lanes, level, state, most + after.MostBusy, into);
         var count = 0;
         for (var i = 0; i < found; i++)
         {
             var number = OptionOf(into[i]);
             var option = level.Options + number * vectorsOfOption;
-            long cost =
+            long with =
                 costs.Idle((int)CostOf(into[i]) - after.MostBusy)
                 + costs.Days(DaysAtLeast(days | ((OptionHead*)option)->Days, after.DaysAtLeast));
-            if (cost > wanted)
+            if (with > wanted)
                 continue;
-            cost += MoreWith(level, number, option);
-            if (cost <= wanted)
-                into[count++] = cost << IdleScan.OptionBits | (long)number;
+            with += MoreWith(level, number, option);
+            if (with <= wanted)
+                into[count++] = with << IdleScan.OptionBits | (long)number;
         }
         return count;
     }
-
-    /// <summary>The least cost of days, moves, courses and changes, whatever the levels from one on choose.</summary>
-    private long LeastBesidesIdle(LevelBounds from) =>
-        (changes + from.LeastChanges) * BestSearch.CostOfChange
-        + costs.Wanted(taken + from.MostTaken)
-        + costs.Days(DaysAtLeast(days, from.DaysAtLeast))
-        + (costs.HasMoves ? costs.Moves(MovesSoFar()) : 0);
 
     /// <summary>The part of the cost that days and idle time do not make, at least.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
@@ -237,15 +232,6 @@ internal sealed unsafe class Partial
         var moves = Vector256<int>.Zero;
         for (var i = 0; i < vectors; i++)
             moves += IdleScan.Weighed(MovesAmong(lanes[4 * i + 3] | added[4 * i + 3]), weightOfVector[i]);
-        return Vector256.Sum(moves);
-    }
-
-    /// <summary>As <see cref="MovesWith"/>, with nothing added.</summary>
-    private int MovesSoFar()
-    {
-        var moves = Vector256<int>.Zero;
-        for (var i = 0; i < vectors; i++)
-            moves += IdleScan.Weighed(MovesAmong(lanes[4 * i + 3]), weightOfVector[i]);
         return Vector256.Sum(moves);
     }
 

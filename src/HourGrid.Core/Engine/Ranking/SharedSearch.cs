@@ -27,7 +27,7 @@ internal static unsafe class SharedSearch
         if (levels <= LevelsShared)
         {
             var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
-            search.SearchBelow(root, []);
+            search.SearchBelow(root, [], 0);
             return search.IsStopped ? (Together(best, first, count), false) : (best.Sorted(), true);
         }
         var pieces = Pieces(ranked, choosing, root, best.Threshold);
@@ -43,7 +43,7 @@ internal static unsafe class SharedSearch
                     var piece = Interlocked.Increment(ref taken);
                     if (piece >= pieces.Count || pieces[piece].Cost > best.Threshold)
                         return;
-                    search.SearchBelow(root, pieces[piece].Options);
+                    search.SearchBelow(root, pieces[piece].Options, pieces[piece].Cost);
                 }
                 Volatile.Write(ref isStopped, true);
             }
@@ -72,15 +72,15 @@ internal static unsafe class SharedSearch
         Partial[] partials = [.. Enumerable.Range(0, LevelsShared + 1).Select(_ => ranked.NewPartial())];
         var options = new int[LevelsShared];
         fixed (ulong* state = root.State)
-            Add(0, state);
+            Add(0, state, 0);
         pieces.Sort((one, other) => one.Cost.CompareTo(other.Cost));
         return pieces;
 
-        void Add(int level, ulong* state)
+        void Add(int level, ulong* state, long cost)
         {
             var next = choosing.Scratch(level + 1);
             var open = new long[ranked.Options[level].Length];
-            var count = partials[level].CostsWith(ranked.Levels[level], state, threshold, open);
+            var count = partials[level].CostsWith(ranked.Levels[level], state, cost, threshold, open);
             foreach (var one in open.AsSpan(0, count))
             {
                 var option = options[level] = Partial.OptionOf(one);
@@ -92,7 +92,7 @@ internal static unsafe class SharedSearch
                     continue;
                 }
                 partials[level + 1].Become(partials[level], ranked.Levels[level], option);
-                Add(level + 1, next);
+                Add(level + 1, next, Partial.CostOf(one));
             }
         }
     }
