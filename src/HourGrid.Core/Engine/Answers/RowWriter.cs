@@ -38,6 +38,8 @@ internal sealed unsafe class RowWriter
     private readonly int[] placeOf;
     private readonly ushort[][][] numbers;
 
+    // The witnesses that no option of the last level rules out that is open.
+    private readonly ulong[] outlast;
     private readonly ushort[] beginning;
     private readonly ushort[] ending;
     private readonly ushort[] endings;
@@ -71,6 +73,7 @@ internal sealed unsafe class RowWriter
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         last = new Takings(choosing, levels - 1);
+        outlast = choosing.NewWitnesses();
         width = EveryRow.WidthOf(problem);
         placeOf = [.. problem.Levels.Select(level => problem.Courses.ToList().IndexOf(level))];
         numbers = [.. problem.Levels.Select(NumbersOf)];
@@ -90,7 +93,10 @@ internal sealed unsafe class RowWriter
     public void WriteThrough(int state)
     {
         through = state;
-        FindEndings(layers.Frontier.Level, layers.Frontier.State(state));
+        var its = layers.Frontier.State(state);
+        if (layers.Frontier.Level == levels - 1)
+            FindOutlast(its);
+        FindEndings(layers.Frontier.Level, its);
         WriteFound();
     }
 
@@ -111,6 +117,8 @@ internal sealed unsafe class RowWriter
             return;
         }
         Look();
+        if (level == levels - 2)
+            FindOutlast(state);
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
@@ -123,12 +131,21 @@ internal sealed unsafe class RowWriter
         }
     }
 
+    /// <summary>The witnesses that nothing left of the last level rules out.</summary>
+    private void FindOutlast(ulong* state)
+    {
+        if (!choosing.HasRules)
+            return;
+        outlast.AsSpan().Fill(ulong.MaxValue);
+        choosing.CutToOpen(levels - 1, state, outlast);
+    }
+
     /// <summary>Lists the numbers that may stand last, and makes the endings of them.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private void FindLast(ulong* state)
     {
         var level = levels - 1;
-        var keepsWitnesses = !choosing.HasRules || choosing.WitnessesOutlast(level, state);
+        var keepsWitnesses = !choosing.HasRules || choosing.WitnessesLast(state, outlast);
         var allowed = last.Left(state);
         lasts = 0;
         for (var word = 0; word < first[levels] - first[level]; word++)

@@ -1,3 +1,4 @@
+using System.Runtime.Intrinsics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 
@@ -56,7 +57,7 @@ public sealed class Problem
         if (words > MaxRowWords)
             throw TooManyBundles(courses);
         (RowsAt, AddsAt, var length) = Place();
-        Words = GC.AllocateUninitializedArray<ulong>(length, pinned: true);
+        Words = GC.AllocateUninitializedArray<ulong>(length + Vector256<ulong>.Count, pinned: true);
         new RowBuilder(this, table, conflicts, order).Build(cancellation);
         BuildAdds(order);
         HasCreditVariants = Levels.Any(level =>
@@ -92,7 +93,8 @@ public sealed class Problem
     internal StateLayout Layout { get; }
 
     /// <summary>
-    /// The rows of all options, level by level, and then what they take off the lanes. Pinned, for the innermost loops.
+    /// The rows of all options, level by level, and then what they take off the lanes. Pinned, for the innermost loops, and
+    /// a vector longer, so that they may read one from any word on.
     /// </summary>
     internal ulong[] Words { get; }
 

@@ -1,4 +1,7 @@
+using System.Numerics;
 using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
 using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine.Counting;
@@ -80,6 +83,7 @@ internal sealed unsafe class Choosing : IDisposable
     public void Dispose() => PinnedWords.Return(scratch);
 
     /// <summary>The words of an option's row that belong to the next level on.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public ulong* Row(int level, int option) => rows[level] + (long)option * (lanesAt - first[level + 1]);
 
     /// <summary>
@@ -114,12 +118,8 @@ internal sealed unsafe class Choosing : IDisposable
     public bool KeepsRules(int level, int option, ulong* state, ulong* next)
     {
         var row = Row(level, option) - first[level + 1];
-        for (var word = 0; word < narrowWords; word++)
-        {
-            var left = next[witnessesAt + word] = state[witnessesAt + word] & row[witnessesAt + word];
-            if ((((left | spares[word]) - lows[word]) & spares[word]) != spares[word])
-                return false;
-        }
+        if (!FieldsLast(state + witnessesAt, row + witnessesAt, next + witnessesAt))
+            return false;
         foreach (var (from, words) in wide)
         {
             var any = 0UL;
@@ -136,10 +136,11 @@ internal sealed unsafe class Choosing : IDisposable
     public bool TakeFromLanes(int level, int option, ulong* state, ulong* next)
     {
         var taken = adds[level] + (long)option * laneWords;
+        ref var guard = ref MemoryMarshal.GetArrayDataReference(guards);
         for (var word = 0; word < laneWords; word++)
         {
             var left = next[lanesAt + word] = state[lanesAt + word] - taken[word];
-            if ((left & guards[word]) != guards[word])
+            if ((~left & Unsafe.Add(ref guard, word)) != 0)
                 return false;
         }
         return true;
@@ -156,11 +157,8 @@ internal sealed unsafe class Choosing : IDisposable
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public bool WitnessesLast(ulong* state, ulong[] outlast)
     {
-        for (var word = 0; word < narrowWords; word++)
-            if (
-                ((((state[witnessesAt + word] & outlast[word]) | spares[word]) - lows[word]) & spares[word])
-                != spares[word]
-            )
+        fixed (ulong* mask = outlast)
+            if (!FieldsLast(state + witnessesAt, mask, null))
                 return false;
         foreach (var (from, words) in wide)
         {
@@ -176,19 +174,22 @@ internal sealed unsafe class Choosing : IDisposable
     /// <summary>Whether nothing that the levels from one on can take off the lanes is too much.</summary>
     public bool LanesLast(int level, ulong* state)
     {
-        var most = mostTaken[level];
+        ref var most = ref MemoryMarshal.GetArrayDataReference(mostTaken[level]);
+        ref var guard = ref MemoryMarshal.GetArrayDataReference(guards);
         for (var word = 0; word < laneWords; word++)
-            if (((state[lanesAt + word] - most[word]) & guards[word]) != guards[word])
+            if ((~(state[lanesAt + word] - Unsafe.Add(ref most, word)) & Unsafe.Add(ref guard, word)) != 0)
                 return false;
         return true;
     }
 
     /// <summary>Whether the lanes have enough left for an option.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public bool LanesAllow(int level, int option, ulong* state)
     {
         var taken = adds[level] + (long)option * laneWords;
+        ref var guard = ref MemoryMarshal.GetArrayDataReference(guards);
         for (var word = 0; word < laneWords; word++)
-            if (((state[lanesAt + word] - taken[word]) & guards[word]) != guards[word])
+            if ((~(state[lanesAt + word] - taken[word]) & Unsafe.Add(ref guard, word)) != 0)
                 return false;
         return true;
     }
@@ -198,12 +199,8 @@ internal sealed unsafe class Choosing : IDisposable
     public bool WitnessesAllow(int level, int option, ulong* state)
     {
         var row = Row(level, option) - first[level + 1];
-        for (var word = 0; word < narrowWords; word++)
-        {
-            var left = state[witnessesAt + word] & row[witnessesAt + word];
-            if ((((left | spares[word]) - lows[word]) & spares[word]) != spares[word])
-                return false;
-        }
+        if (!FieldsLast(state + witnessesAt, row + witnessesAt, null))
+            return false;
         foreach (var (from, words) in wide)
         {
             var any = 0UL;
@@ -213,6 +210,74 @@ internal sealed unsafe class Choosing : IDisposable
                 return false;
         }
         return true;
+    }
+
+    /// <summary>All witnesses, and a vector more.</summary>
+    public ulong[] NewWitnesses()
+    {
+        var witnesses = new ulong[lanesAt - witnessesAt + Vector256<ulong>.Count];
+        witnesses.AsSpan().Fill(ulong.MaxValue);
+        return witnesses;
+    }
+
+    /// <summary>Takes away the witnesses that any open option of a level rules out.</summary>
+    /// <param name="level">The level.</param>
+    /// <param name="state">Has a bit for every option that is open.</param>
+    /// <param name="witnesses">As <see cref="NewWitnesses"/> makes them.</param>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public void CutToOpen(int level, ulong* state, ulong[] witnesses)
+    {
+        // Past its end a row goes on with what comes after it, which is of no use here and does no harm.
+        for (var from = 0; from < lanesAt - witnessesAt; from += Vector256<ulong>.Count)
+        {
+            var left = Vector256.LoadUnsafe(ref witnesses[0], (nuint)from);
+            for (var word = first[level]; word < first[level + 1]; word++)
+            for (var bits = state[word]; bits != 0; bits &= bits - 1)
+            {
+                var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+                left &= Vector256.Load(Row(level, option) + witnessesAt - first[level + 1] + from);
+            }
+            left.StoreUnsafe(ref witnesses[0], (nuint)from);
+        }
+    }
+
+    /// <summary>
+    /// Whether a mask leaves every narrow rule a witness: four words at a time where there are as many, the last four over
+    /// those before them.
+    /// </summary>
+    /// <param name="witnesses">The words of a state that hold witnesses.</param>
+    /// <param name="mask">As many words.</param>
+    /// <param name="into">Takes the witnesses left, as far as they were looked at; may be null.</param>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private bool FieldsLast(ulong* witnesses, ulong* mask, ulong* into)
+    {
+        ref var spare = ref MemoryMarshal.GetArrayDataReference(spares);
+        ref var low = ref MemoryMarshal.GetArrayDataReference(lows);
+        if (narrowWords < Vector256<ulong>.Count)
+        {
+            for (var word = 0; word < narrowWords; word++)
+            {
+                var left = witnesses[word] & mask[word];
+                if (into != null)
+                    into[word] = left;
+                var spareBits = Unsafe.Add(ref spare, word);
+                if ((((left | spareBits) - Unsafe.Add(ref low, word)) & spareBits) != spareBits)
+                    return false;
+            }
+            return true;
+        }
+        var lastFour = narrowWords - Vector256<ulong>.Count;
+        for (var word = 0; ; word = Math.Min(word + Vector256<ulong>.Count, lastFour))
+        {
+            var left = Vector256.Load(witnesses + word) & Vector256.Load(mask + word);
+            if (into != null)
+                left.Store(into + word);
+            var spareBits = Vector256.LoadUnsafe(ref spare, (nuint)word);
+            if ((((left | spareBits) - Vector256.LoadUnsafe(ref low, (nuint)word)) & spareBits) != spareBits)
+                return false;
+            if (word == lastFour)
+                return true;
+        }
     }
 
     /// <summary>

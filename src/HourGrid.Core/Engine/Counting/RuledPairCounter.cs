@@ -47,8 +47,8 @@ internal sealed unsafe class RuledPairCounter
         witnessesAt = problem.Layout.First[^1];
         lastWords = witnessesAt - lastFirst;
         witnessWords = problem.Layout.LanesAt - witnessesAt;
-        outlast = GC.AllocateArray<ulong>(witnessWords + 1, pinned: true);
-        outlastBoth = new ulong[witnessWords + 1];
+        outlast = choosing.NewWitnesses();
+        outlastBoth = choosing.NewWitnesses();
         last = new(choosing, level + 1);
         earlier = level < 0 ? null : new(choosing, level);
         open = GC.AllocateArray<ulong>(lastFirst + 1, pinned: true);
@@ -125,15 +125,8 @@ internal sealed unsafe class RuledPairCounter
     {
         if (witnessWords == 0)
             return;
-        for (var word = 0; word < witnessWords; word++)
-            outlast[word] = ulong.MaxValue;
-        for (var word = 0; word < lastWords; word++)
-        for (var bits = state[lastFirst + word]; bits != 0; bits &= bits - 1)
-        {
-            var row = choosing.Row(level + 1, (word << 6) + BitOperations.TrailingZeroCount(bits));
-            for (var witnessWord = 0; witnessWord < witnessWords; witnessWord++)
-                outlast[witnessWord] &= row[witnessWord];
-        }
+        outlast.AsSpan().Fill(ulong.MaxValue);
+        choosing.CutToOpen(level + 1, state, outlast);
     }
 
     /// <summary>Whether no option left of the last two levels can rule out the last witness of a rule.</summary>
@@ -142,13 +135,7 @@ internal sealed unsafe class RuledPairCounter
         if (witnessWords == 0)
             return true;
         outlast.CopyTo(outlastBoth, 0);
-        for (var word = first; word < lastFirst; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
-        {
-            var row = choosing.Row(level, ((word - first) << 6) + BitOperations.TrailingZeroCount(bits));
-            for (var witnessWord = 0; witnessWord < witnessWords; witnessWord++)
-                outlastBoth[witnessWord] &= row[lastWords + witnessWord];
-        }
+        choosing.CutToOpen(level, state, outlastBoth);
         return choosing.WitnessesLast(state, outlastBoth);
     }
 
