@@ -1,6 +1,5 @@
 using System.Buffers;
 using System.Diagnostics;
-using System.Globalization;
 using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
@@ -24,6 +23,7 @@ public sealed class AnswerFile : IDisposable
     private readonly long started = Stopwatch.GetTimestamp();
     private readonly ArrayBufferWriter<byte> output = new();
     private readonly Utf8JsonWriter json;
+    private readonly AnswerJson written;
     private int partsLeft;
 
     private AnswerFile(CatalogueSnapshot snapshot, Ask ask, AnswerParts parts, CancellationToken cancellation)
@@ -34,6 +34,7 @@ public sealed class AnswerFile : IDisposable
         this.cancellation = cancellation;
         partsLeft = parts.Count;
         json = new Utf8JsonWriter(output, Indented);
+        written = new AnswerJson(json);
     }
 
     /// <summary>The answer as UTF-8 JSON.</summary>
@@ -105,30 +106,20 @@ public sealed class AnswerFile : IDisposable
 
     private void WriteParts(Problem problem)
     {
-        var count = Counts.Of(problem, Share(), cancellation);
-        WriteCount("timetables", count.Total.Timetables);
-        WriteCount("weekShapes", count.Total.WeekShapes);
-        json.WriteBoolean("exact", count.IsExact);
-        if (count.Estimate is { } estimate)
-        {
-            json.WriteStartObject("estimate");
-            json.WriteNumber("timetables", estimate.Timetables);
-            json.WriteNumber("relativeError", Math.Round(estimate.RelativeError, 6));
-            json.WriteEndObject();
-        }
+        written.WriteCounts(Counts.Of(problem, Share(), cancellation));
         WriteElapsed();
 
         var best = parts.Top > 0 ? Top(problem) : null;
         if (parts.Sections)
-            WriteSections(problem);
+            written.WriteStandings(Standings.Of(problem, Share(), cancellation));
         if (parts.Costs)
-            WriteCosts();
+            written.WriteCosts(RuleCosts.Of(snapshot, ask, Share(), cancellation));
         if (parts.Explain)
-            WriteWhy();
+            written.WriteWhy(WhyNone.Of(snapshot, ask, Share(), cancellation));
         if (parts.Fallbacks > 0)
             WriteFallbacks(problem, best);
         if (parts.Spread > 0)
-            WriteTimetables("spread", Spread.Of(problem, parts.Spread, Share(), cancellation));
+            written.WriteTimetables("spread", Spread.Of(problem, parts.Spread, Share(), cancellation));
         if (parts.WhatIf.Count > 0)
             WriteWhatIf();
     }
@@ -139,86 +130,8 @@ public sealed class AnswerFile : IDisposable
     private BestAnswer Top(Problem problem)
     {
         var best = Best.Of(problem, parts.Top, parts.Offset, parts.Shapes, Share(), cancellation);
-        WriteTimetables("top", best);
+        written.WriteTimetables("top", best);
         return best;
-    }
-
-    private void WriteTimetables(string name, BestAnswer best)
-    {
-        json.WriteStartArray(name);
-        foreach (var one in best.Timetables)
-        {
-            json.WriteStartObject();
-            json.WriteNumber("rank", one.Rank);
-            json.WriteNumber("score", one.Score);
-            WriteSectionsOf(one.Timetable);
-            WriteMeasures(one.Measures);
-            json.WriteEndObject();
-        }
-        json.WriteEndArray();
-        WriteUnlessExact(name, best.IsExact);
-    }
-
-    private void WriteSections(Problem problem)
-    {
-        var standings = Standings.Of(problem, Share(), cancellation);
-        json.WriteStartObject("sectionCounts");
-        foreach (var (section, count) in standings.Sections)
-            WriteCount(section.Value, count);
-        json.WriteEndObject();
-        WriteUnlessExact("sectionCounts", standings.IsExact);
-    }
-
-    private void WriteCosts()
-    {
-        var costs = RuleCosts.Of(snapshot, ask, Share(), cancellation);
-        json.WriteStartArray("ruleCosts");
-        foreach (var cost in costs.Costs)
-        {
-            json.WriteStartObject();
-            json.WriteString("rule", cost.Wish.Path);
-            json.WritePropertyName("cost");
-            json.WriteRawValue(cost.Cost.ToString(CultureInfo.InvariantCulture));
-            json.WriteEndObject();
-        }
-        json.WriteEndArray();
-        WriteUnlessExact("ruleCosts", costs.IsExact);
-    }
-
-    private void WriteWhy()
-    {
-        if (WhyNone.Of(snapshot, ask, Share(), cancellation) is not { } why)
-        {
-            json.WriteNull("why");
-            return;
-        }
-        json.WriteStartObject("why");
-        json.WriteStartArray("together");
-        foreach (var wish in why.Together)
-            json.WriteStringValue(wish.Path);
-        json.WriteEndArray();
-        json.WriteStartArray("waysOut");
-        foreach (var way in why.WaysOut)
-            WriteWayOut(way);
-        json.WriteEndArray();
-        json.WriteEndObject();
-        WriteUnlessExact("why", why.IsExact);
-    }
-
-    private void WriteWayOut(WayOut way)
-    {
-        json.WriteStartObject();
-        if (way.Wishes.Count == 1)
-            json.WriteString("change", way.Wishes[0].Path);
-        else
-        {
-            json.WriteStartArray("changes");
-            foreach (var wish in way.Wishes)
-                json.WriteStringValue(wish.Path);
-            json.WriteEndArray();
-        }
-        WriteCount("timetables", way.Timetables);
-        json.WriteEndObject();
     }
 
     private void WriteFallbacks(Problem problem, BestAnswer? top)
@@ -234,87 +147,18 @@ public sealed class AnswerFile : IDisposable
             json.WriteStartArray("sections");
             RegistrationNumber[] sections = [.. one.Timetable.Sections.Select(section => section.Number)];
             foreach (var fallback in Fallbacks.Of(snapshot, ask, sections, Share(), cancellation))
-                WriteFallback(fallback);
+                written.WriteFallback(fallback);
             json.WriteEndArray();
             json.WriteEndObject();
         }
         json.WriteEndArray();
-    }
-
-    private void WriteFallback(Fallback fallback)
-    {
-        json.WriteStartObject();
-        json.WriteString("section", fallback.Section.Value);
-        if (fallback.Instead is null)
-            json.WriteNull("instead");
-        else
-        {
-            json.WriteStartObject("instead");
-            json.WriteNumber("score", fallback.Score);
-            WriteSectionsOf(fallback.Instead);
-            json.WriteStartArray("changedCourses");
-            foreach (var course in fallback.Changed)
-                json.WriteStringValue(course.Value);
-            json.WriteEndArray();
-            json.WriteEndObject();
-        }
-        WriteUnlessExact("instead", fallback.IsExact);
-        json.WriteEndObject();
     }
 
     private void WriteWhatIf()
     {
         json.WriteStartArray("whatIf");
         foreach (var course in parts.WhatIf)
-        {
-            var count = WhatIf.WithCourse(snapshot, ask, course, Share(), cancellation);
-            json.WriteStartObject();
-            json.WriteString("course", course.Value);
-            WriteCount("timetables", count.Total.Timetables);
-            WriteCount("weekShapes", count.Total.WeekShapes);
-            json.WriteBoolean("exact", count.IsExact);
-            json.WriteEndObject();
-        }
+            written.WriteWhatIf(course, WhatIf.WithCourse(snapshot, ask, course, Share(), cancellation));
         json.WriteEndArray();
-    }
-
-    private void WriteSectionsOf(Timetable timetable)
-    {
-        json.WriteStartArray("sections");
-        foreach (var section in timetable.Sections)
-            json.WriteStringValue(section.Number.Value);
-        json.WriteEndArray();
-    }
-
-    private void WriteMeasures(WeekMeasures measures)
-    {
-        json.WriteStartObject("measures");
-        json.WriteNumber("classDays", measures.ClassDays);
-        json.WriteNumber("idleMinutes", measures.IdleMinutes);
-        json.WriteString("earliestStart", measures.EarliestStart?.ToString());
-        json.WriteString("latestEnd", measures.LatestEnd?.ToString());
-        json.WriteNumber("longestDay", measures.LongestDay);
-        json.WriteNumber("longestStretch", measures.LongestStretch);
-        json.WriteNumber("campusMovesTenths", measures.CampusMovesTenths);
-        json.WriteNumber("softMinutes", measures.SoftMinutes);
-        json.WriteNumber("breaksMissed", measures.BreaksMissed);
-        json.WriteNumber("seatsToSpare", measures.SeatsToSpare);
-        json.WriteNumber("awayMinutes", measures.AwayMinutes);
-        json.WriteNumber("wantedTaken", measures.WantedTaken);
-        json.WriteEndObject();
-    }
-
-    /// <summary>Says of a part that the time did not suffice for all of it.</summary>
-    private void WriteUnlessExact(string part, bool isExact)
-    {
-        if (!isExact)
-            json.WriteBoolean($"{part}Exact", false);
-    }
-
-    /// <summary>A number of any length, in full.</summary>
-    private void WriteCount(string name, UInt128 count)
-    {
-        json.WritePropertyName(name);
-        json.WriteRawValue(count.ToString(CultureInfo.InvariantCulture));
     }
 }

@@ -1,0 +1,129 @@
+using System.Runtime.Intrinsics;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Compiling;
+
+namespace HourGrid.Core.Engine.Ranking;
+
+/// <summary>What every node of a search looks at first.</summary>
+internal struct OptionHead
+{
+    /// <summary>The weekdays with a meeting, for the classes that can matter, a byte each.</summary>
+    public ulong Days;
+
+    /// <summary>How many courses it takes: none where its course is left out.</summary>
+    public int Taken;
+
+    /// <summary>How many changes it is to the timetable held on to.</summary>
+    public int Changes;
+}
+
+/// <summary>A meeting on one weekday of one week class, as whole timetables are measured.</summary>
+internal readonly record struct DayMeeting(int Day, int Start, int End, int Campus)
+{
+    /// <summary>By day, start and end. Equal ones are of one section and keep the order they have.</summary>
+    public readonly long Order = (long)Day << 32 | (long)Start << 16 | (long)End;
+}
+
+/// <summary>What the measures need to know of one option.</summary>
+/// <remarks>Unsafe: the vectors are those of the tables that made it.</remarks>
+internal sealed unsafe class OptionTable
+{
+    /// <summary>A start later than any, for lanes without a meeting.</summary>
+    public const short NoStart = short.MaxValue;
+
+    public const int MostCampuses = 15;
+    private const int LanesInVector = 16;
+
+    private readonly OptionHead* head;
+
+    /// <param name="option">The option.</param>
+    /// <param name="tables">Its week classes and lanes.</param>
+    /// <param name="soft">The soft rules.</param>
+    /// <param name="vectors">Room for its vectors, all 0.</param>
+    public OptionTable(CourseOption option, WeekTables tables, SoftRules soft, Vector256<short>* vectors)
+    {
+        head = (OptionHead*)vectors;
+        head->Taken = option.IsAbsent ? 0 : 1;
+        head->Changes = option.IsChange ? 1 : 0;
+        Lanes = vectors + 1;
+        DaysByClass = new int[tables.Classes.Length];
+        EarliestStart = NoStart;
+        for (var i = 0; i < tables.Vectors; i++)
+            Lanes[4 * i] = Vector256.Create(NoStart);
+        var meetings = new List<DayMeeting>();
+        var today = new List<Meeting>();
+        for (var weekClass = 0; weekClass < tables.Classes.Length; weekClass++)
+        for (var weekday = Weekday.Monday; weekday <= Weekday.Sunday; weekday++)
+        {
+            today.Clear();
+            foreach (var meeting in option.Meetings)
+                if (meeting.Day == weekday && meeting.Weeks.Overlaps(tables.Classes[weekClass]))
+                    today.Add(meeting);
+            if (today.Count == 0)
+                continue;
+            var number = WeekTables.DayOf(weekClass, weekday);
+            DaysByClass[weekClass] |= 1 << (int)weekday;
+            Add(today, number, soft, tables, meetings);
+        }
+        // By class, day and time, since those of an option are in the order of a week.
+        Meetings = [.. meetings];
+    }
+
+    public ref readonly OptionHead Head => ref *head;
+
+    /// <summary>
+    /// For each vector of all lanes four: first starts, <see cref="NoStart"/> without a meeting; last ends, 0 without one;
+    /// minutes with a meeting, a minute counting once; the campuses, a bit each, those past the first few left out.
+    /// </summary>
+    public Vector256<short>* Lanes { get; }
+
+    /// <summary>The weekdays with a meeting, by week class, a bit each.</summary>
+    public int[] DaysByClass { get; }
+
+    /// <summary>Its meetings day by day.</summary>
+    public DayMeeting[] Meetings { get; }
+
+    public int EarliestStart { get; private set; }
+    public int LatestEnd { get; private set; }
+    public int LongestStretch { get; private set; }
+
+    /// <summary>Busy minutes over all weeks.</summary>
+    public int WeightedBusy { get; private set; }
+
+    /// <summary>Minutes in Rather-not blocks over all weeks.</summary>
+    public int Soft { get; private set; }
+
+    /// <summary>Minutes away from the preferred campus over all weeks.</summary>
+    public int Away { get; private set; }
+
+    public void TakeDays(int[] classes)
+    {
+        for (var i = 0; i < classes.Length; i++)
+            head->Days |= (ulong)DaysByClass[classes[i]] << 8 * i;
+    }
+
+    private void Add(List<Meeting> today, int number, SoftRules soft, WeekTables tables, List<DayMeeting> meetings)
+    {
+        var (weekClass, weekday) = (number / Weekdays.PerWeek, (Weekday)(number % Weekdays.PerWeek));
+        var weeks = tables.WeeksIn[weekClass];
+        var day = new DayOfOption(today);
+        var lane = tables.LaneOf(number);
+        var vectors = (short*)(Lanes + 4 * (lane / LanesInVector)) + lane % LanesInVector;
+        vectors[0] = (short)day.Start;
+        vectors[LanesInVector] = (short)day.End;
+        vectors[2 * LanesInVector] = (short)day.Busy;
+        foreach (var meeting in today)
+        {
+            var campus = soft.CampusOf(meeting);
+            if (campus is >= 0 and < MostCampuses)
+                vectors[3 * LanesInVector] |= (short)(1 << campus);
+            meetings.Add(new(number, meeting.Time.Start.Value, meeting.Time.End.Value, campus));
+        }
+        EarliestStart = Math.Min(EarliestStart, day.Start);
+        LatestEnd = Math.Max(LatestEnd, day.End);
+        LongestStretch = Math.Max(LongestStretch, day.LongestStretch);
+        WeightedBusy += day.Busy * weeks;
+        Soft += soft.SoftMinutes(day, weekday, tables.Classes[weekClass]) * weeks;
+        Away += soft.AwayMinutes(today) * weeks;
+    }
+}
