@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
 import { countOf, knownTimetables, sayAbout, sayCount } from './count';
 import { daysOf, sayDays } from './days';
+import { newId } from './newId';
 import { sayWeeks } from './weeks';
 
 it('says counts of any length, exactly', () => {
@@ -46,4 +47,10 @@ it('says weeks', () => {
   expect(sayWeeks([3, 7], word)).toBe('weeks 3, 7');
   expect(sayWeeks([5], word)).toBe('week 5');
   expect(sayWeeks([], word)).toBe('');
+});
+
+it('makes identifiers of its own', () => {
+  const ids = Array.from({ length: 100 }, newId);
+  for (const id of ids) expect(id).toMatch(/^[\da-f]{8}-[\da-f]{4}-4[\da-f]{3}-[89ab][\da-f]{3}-[\da-f]{12}$/);
+  expect(new Set(ids).size).toBe(100);
 });

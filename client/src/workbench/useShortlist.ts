@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { call, http, type PutBy, type Sketch } from '@/api/client';
 import { placeQuery } from '@/api/putByQueries';
 import { sketchesQuery } from '@/api/queries';
+import { newId } from '@/lib/newId';
 import { lanesOf, lineUp } from '@/sketch/picks';
 import { findPutBy, mostShortlisted, putBy, seenOf } from '@/sketch/shortlist';
 import type { Edits } from '@/sketch/useSketchEdits';
@@ -44,7 +45,7 @@ export function useShortlist({ sketch, walk, sections, edits, onOpen }: Options)
       return null;
     }
     const name = await nameFor(inView);
-    const one = { id: crypto.randomUUID(), name, note: '', sections: seenOf(placed(sections, inView)) };
+    const one = { id: newId(), name, note: '', sections: seenOf(placed(sections, inView)) };
     edits.changeShortlist((now) => putBy(now, one));
     setProblem(null);
     return one;
