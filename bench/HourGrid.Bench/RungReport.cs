@@ -25,6 +25,9 @@ internal sealed record RungReport
     public double? RowsPerSecond { get; init; }
     public double? WriteBytesPerSecond { get; init; }
     public double? SolverListsPerSecond { get; init; }
+
+    /// <summary>The best 1,000 by what the solver ranks by.</summary>
+    public double? Best1000AsSolverMs { get; init; }
     public double? SolverBestSeconds { get; init; }
     public bool? SolverBestIsProven { get; init; }
     public double PeakMegabytes { get; init; }

@@ -54,8 +54,8 @@ internal static class Table
             lines.Add("");
             lines.Add(
                 $"CP-SAT on {one.Rung}: lists {lists:N0} timetables a second, {counted / lists:N0} times fewer than are counted; "
-                    + $"{(one.SolverBestIsProven == true ? "proves" : "has not proven")} its one best in {best:N1} s, "
-                    + $"{best * 1000 / one.Best1000Ms:N0} times as long as the best 1,000 take."
+                    + $"{(one.SolverBestIsProven == true ? "proves" : "has not proven")} its one best by days and idle time in {best:N1} s, "
+                    + $"{best * 1000 / one.Best1000AsSolverMs:N0} times as long as the best 1,000 by these take, {Milliseconds(one.Best1000AsSolverMs)}."
             );
         }
         return string.Join('\n', lines);

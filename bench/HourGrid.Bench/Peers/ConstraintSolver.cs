@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using Google.OrTools.Sat;
+using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 
@@ -7,11 +8,21 @@ namespace HourGrid.Bench.Peers;
 
 /// <summary>
 /// CP-SAT with one worker, on the same bundles: a variable a bundle, one bundle a course, no two that conflict. For its
-/// best it minimises class days and idle minutes alone, which is less than the engine ranks by.
+/// best it minimises class days and idle minutes alone, so that is what the engine is asked to rank by beside it.
 /// </summary>
 /// <remarks>It is held only against asks of must courses with no rule beyond bundles and conflicts.</remarks>
 internal static class ConstraintSolver
 {
+    /// <summary>What it ranks by.</summary>
+    public static Weights Weights { get; } =
+        new()
+        {
+            Moves = 0,
+            Soft = 0,
+            BreaksMissed = 0,
+            Wanted = 0,
+        };
+
     /// <param name="Found">Timetables it listed.</param>
     /// <param name="Seconds">The time it took.</param>
     /// <param name="IsDone">Whether it finished: all listed, or the best proven.</param>
