@@ -76,15 +76,14 @@ export const pageSize = 50;
 /** The most week shapes that are listed; the count says how many more there are. */
 export const mostListed = 2000;
 
-/** A page of the best week shapes, each at its best timetable. */
+/** A page of the best week shapes, each at its best timetable, and whether time sufficed to be sure of them. */
 export const shapesQuery = (ask: Ask, page: number) =>
   queryOptions({
     queryKey: ['week-shapes', keyOf(ask), page],
     queryFn: async ({ signal }) => {
       await afterPaint();
       const body = { ask, first: page * pageSize, count: pageSize };
-      const { timetables } = await call(http.POST('/api/answers/week-shapes', { body, signal }));
-      return timetables;
+      return call(http.POST('/api/answers/week-shapes', { body, signal }));
     },
     ...answerOptions,
   });

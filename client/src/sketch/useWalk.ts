@@ -37,6 +37,8 @@ export type Walk = {
   inView: Ranked | null;
   /** How many week shapes are listed: all of them, or the best of very many. */
   listed: number;
+  /** Whether time sufficed to be sure that none better was left out. */
+  isSureOfBest: boolean;
   /** Which of the look-alikes of its week shape is in view, from 0. */
   alike: number;
   /** To the n-th best week shape, from 0. */
@@ -78,22 +80,23 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const known = settled && places.get(settled.key);
   const firstPage = useQuery({ ...shapesQuery(shown, 0), enabled: hasSome && known === undefined });
   const [near, setNear] = useState<{ of: readonly Ranked[]; place: number } | null>(null);
-  if (known === undefined && firstPage.data && near?.of !== firstPage.data) {
+  if (known === undefined && firstPage.data && near?.of !== firstPage.data.timetables) {
     // Who looks at the best goes on looking at the best, and other weights alone are a question for it; who has walked
     // elsewhere stays as near to it as can be.
     const isForBest =
       lastSeen !== null && (lastSeen.timetable.rank === 1 || differsInWeightsAlone(lastSeen.ask, shown));
     const held = lastSeen?.timetable.sections ?? remembered?.sections ?? [];
-    setNear({ of: firstPage.data, place: isForBest ? 0 : nearest(firstPage.data, held) });
+    const of = firstPage.data.timetables;
+    setNear({ of, place: isForBest ? 0 : nearest(of, held) });
   }
   const place = Math.min(
-    known ?? (near && near.of === firstPage.data ? near.place : 0),
+    known ?? (near && near.of === firstPage.data?.timetables ? near.place : 0),
     Math.max(0, listed - 1),
   );
 
   const page = Math.floor(place / pageSize);
   const paged = useQuery({ ...shapesQuery(shown, page), enabled: hasSome });
-  const best = paged.data?.[place % pageSize];
+  const best = paged.data?.timetables[place % pageSize];
   const alikeKey = `${settled?.key ?? ''} ${place}`;
   const alike = alikes.get(alikeKey) ?? 0;
   const likes = useQuery({
@@ -158,6 +161,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     problem: query.error,
     inView,
     listed,
+    isSureOfBest: paged.data?.isExact ?? true,
     alike,
     ...steps,
   };

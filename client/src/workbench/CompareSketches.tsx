@@ -37,7 +37,7 @@ export function CompareSketches({ sketches, current, onOpen, onClose }: Props) {
           <tbody>
             {sketches.map((sketch, i) => {
               const answer = answers[i]?.data?.answer;
-              const best = bests[i]?.data?.[0];
+              const best = bests[i]?.data?.timetables[0];
               return (
                 <tr key={sketch.id} className="border-t border-hair align-top">
                   <th scope="row" className="py-1.5 pr-3 text-left font-heavy">

@@ -17,6 +17,8 @@ type Props = {
   /** Whether hours are under the pointer: nothing may move then. */
   isDrafting: boolean;
   listed: number;
+  /** Whether time sufficed to be sure that none better was left out. */
+  isSureOfBest: boolean;
   alike: number;
   onGo: (place: number) => void;
   onLookAlikes: () => void;
@@ -130,7 +132,7 @@ export function Facts(props: Props) {
           </span>
           <span className="block text-12 text-mute md:whitespace-nowrap">
             {estimate ? `${sayAbout(estimate)} timetables` : knownTimetables(answer)}
-            {isOfMany && ` · the best ${sayCount(listed)} are listed`}
+            {sayListed(isOfMany, listed, props.isSureOfBest)}
             {inView.alike !== '1' && (
               <>
                 {' · '}
@@ -159,6 +161,12 @@ export function Facts(props: Props) {
       {tools}
     </header>
   );
+}
+
+/** Which week shapes are listed, where it is not simply all of them. */
+function sayListed(isOfMany: boolean, listed: number, isSure: boolean): string {
+  if (!isOfMany) return isSure ? '' : ' · in the best order found in time';
+  return ` · the best ${sayCount(listed)}${isSure ? '' : ' found in time'} are listed`;
 }
 
 function sayShapes({ weekShapes, isExact }: Answer): string {

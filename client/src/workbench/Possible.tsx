@@ -71,6 +71,7 @@ export function Possible(props: Props) {
           isDrafting={isDrafting}
           inView={inView}
           listed={walk.listed}
+          isSureOfBest={walk.isSureOfBest}
           alike={walk.alike}
           onGo={walk.go}
           onLookAlikes={props.onLookAlikes}

@@ -82,7 +82,7 @@ export function useShapes(ask: Ask, places: readonly number[]): ReadonlyMap<numb
     combine: (results) => results.map((result) => result.data),
   });
   const shapes = useMemo(
-    () => new Map(loaded.flatMap((page) => page?.map((one) => [one.rank - 1, one] as const) ?? [])),
+    () => new Map(loaded.flatMap((page) => page?.timetables.map((one) => [one.rank - 1, one] as const) ?? [])),
     [loaded],
   );
   const [before, setBefore] = useState(shapes);

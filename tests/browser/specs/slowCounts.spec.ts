@@ -71,7 +71,7 @@ test('where there are too many to count, what is known is said, and nothing else
     const estimate = { timetables: 4.42e13, relativeError: 0.01 };
     await route.fulfill({ response, json: { ...answer, isExact: false, estimate } });
   });
-  for (const part of ['costs', 'standings'])
+  for (const part of ['costs', 'standings', 'week-shapes'])
     await page.route(`**/api/answers/${part}`, async (route) => {
       const response = await route.fetch();
       await route.fulfill({ response, json: { ...((await response.json()) as object), isExact: false } });
@@ -82,6 +82,7 @@ test('where there are too many to count, what is known is said, and nothing else
   const told = page.getByRole('heading', { level: 1 });
   await expect(told).toContainText('about 4.4 × 10¹³ timetables');
   await expect(told).toContainText(/of at least [\d,]+ week shapes/);
+  await expect(told).toContainText('in the best order found in time');
   await expect(
     page.getByText('There are too many timetables to say in how many each section stands'),
   ).toBeVisible();
