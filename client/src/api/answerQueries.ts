@@ -23,6 +23,9 @@ export const answerOptions = { staleTime: Infinity, gcTime: 60_000 } as const;
 /** How long a count is waited for until it is estimated meanwhile, in milliseconds. */
 const patience = 20;
 
+/** The same where the count comes with a save, which takes its time itself. */
+const patienceWithSave = 150;
+
 /** How long the count before took, in milliseconds: the next is much like it. */
 let lastCountMs = 0;
 
@@ -35,9 +38,9 @@ export const atOnceQuery = (ask: Ask) =>
   });
 
 /** What is known at once of an ask whose count takes longer than one waits for it; null where it does not, or fails. */
-async function atOnceIfSlow(client: QueryClient, ask: Ask): Promise<Answer | null> {
+async function atOnceIfSlow(client: QueryClient, ask: Ask, wait = patience): Promise<Answer | null> {
   if (lastCountMs <= patience) {
-    await new Promise((resolve) => setTimeout(resolve, patience));
+    await new Promise((resolve) => setTimeout(resolve, wait));
     if (client.getQueryState(answerQuery(ask).queryKey)?.fetchStatus !== 'fetching') return null;
   }
   return client.query(atOnceQuery(ask)).catch(() => null);
@@ -49,12 +52,14 @@ export const answerQuery = (ask: Ask) =>
     queryKey: ['answer', keyOf(ask)],
     queryFn: async ({ client, signal }) => {
       const key = keyOf(ask);
-      const saved = await answersOfSaves.get(key);
-      if (saved) return { ask, key, answer: saved };
-      const atOnce = atOnceIfSlow(client, ask);
-      // One after the other, since the count would take the time of the estimate.
-      const known = lastCountMs > patience ? await atOnce : null;
-      const answer = known?.isExact ? known : await call(http.POST('/api/answers', { body: { ask }, signal }));
+      const saving = answersOfSaves.get(key);
+      const atOnce = atOnceIfSlow(client, ask, saving && patienceWithSave);
+      const count = async () => {
+        // One after the other, since the count would take the time of the estimate.
+        const known = lastCountMs > patience ? await atOnce : null;
+        return known?.isExact ? known : call(http.POST('/api/answers', { body: { ask }, signal }));
+      };
+      const answer = (await saving) ?? (await count());
       lastCountMs = answer.countMs;
       return { ask, key, answer };
     },

@@ -21,8 +21,8 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
     /// <summary>The most week shapes that stand in the file of an answer.</summary>
     private const int MostInFile = 200;
 
-    /// <summary>What an estimate may take; most are good enough in less than half of it.</summary>
-    private static readonly TimeSpan Moment = TimeSpan.FromMilliseconds(20);
+    /// <summary>What an estimate may take; most are good enough in a quarter of it.</summary>
+    private static readonly TimeSpan Moment = TimeSpan.FromMilliseconds(40);
 
     private static readonly TimeSpan LongestAnswer = TimeSpan.FromSeconds(10);
 
