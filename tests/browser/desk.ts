@@ -34,7 +34,12 @@ export class Desk {
 
   /** Adds courses with the keyboard alone. */
   async add(...courses: string[]): Promise<void> {
-    await this.page.keyboard.press('/');
+    const find = this.page.getByRole('combobox', { name: 'Add a course' });
+    // A place that was just gone to hears no keys before it is there.
+    await expect(async () => {
+      await this.page.keyboard.press('/');
+      await expect(find).toBeFocused({ timeout: 2_000 });
+    }).toPass();
     for (const course of courses) {
       await this.page.keyboard.type(course);
       await this.page.keyboard.press('Enter');
