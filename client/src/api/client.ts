@@ -19,7 +19,6 @@ export type Choice = Schema['ChoiceDocument'];
 export type LineUpPlace = Schema['LineUpPlaceDocument'];
 export type SavedSketch = Schema['SavedSketchRecord'];
 export type Answer = Schema['AnswerRecord'];
-export type Estimate = Schema['EstimateRecord'];
 export type Ranked = Schema['RankedRecord'];
 export type Measures = Schema['MeasuresRecord'];
 export type Clash = Schema['ClashRecord'];

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import type { Answer, Ask, Estimate, Ranked } from '@/api/client';
+import type { Answer, Ask, Ranked } from '@/api/client';
 import {
   answerQuery,
   atOnceQuery,
@@ -26,8 +26,8 @@ export type Walk = {
   ask: Ask;
   /** Whether a newer answer is on its way. */
   isBehind: boolean;
-  /** About how many timetables the ask as it stands now has, while its count takes long. */
-  estimate: Estimate | null;
+  /** The answer in view or, while a newer count takes long, what is known of the newer ask at once. */
+  known: Answer | null;
   /** Whether the answer in view is that there is no timetable. */
   isNone: boolean;
   /** Why the ask as it stands now has no answer. */
@@ -157,7 +157,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     ask: shown,
     isBehind,
     isNone,
-    estimate: isBehind ? (atOnce.data?.estimate ?? null) : null,
+    known: isBehind && atOnce.data?.estimate ? atOnce.data : (settled?.answer ?? null),
     problem: query.error,
     inView,
     listed,

@@ -4,7 +4,7 @@ import type { Sketch, Term, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
 import { tellWeek } from '@/grid/tellWeek';
-import { knownTimetables, sayAbout, sayKnown } from '@/lib/count';
+import { knownTimetables, sayKnown } from '@/lib/count';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useStable } from '@/lib/useStable';
 import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
@@ -177,9 +177,7 @@ export function Desk({ term, sketch }: Props) {
     />
   );
 
-  const leaves = walk.answer
-    ? `leaves ${walk.estimate ? sayAbout(walk.estimate) : sayKnown(walk.answer)}`
-    : '';
+  const leaves = walk.known ? `leaves ${sayKnown(walk.known)}` : '';
   const grid = (
     <DeskWeek
       term={term}
@@ -216,7 +214,7 @@ export function Desk({ term, sketch }: Props) {
             <CalendarHours
               term={term}
               preview={preview}
-              leaves={walk.answer ? `leaves ${knownTimetables(walk.answer)}` : ''}
+              leaves={walk.known ? `leaves ${knownTimetables(walk.known)}` : ''}
               change={change}
             />
           )

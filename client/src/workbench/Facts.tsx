@@ -1,7 +1,7 @@
 import { Bookmark, BookmarkCheck, ChevronLeft, ChevronRight, List, Printer } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import type { Answer, Estimate, Ranked } from '@/api/client';
-import { countOf, knownTimetables, sayAbout, sayCount, sayKnown, sayLeast } from '@/lib/count';
+import type { Answer, Ranked } from '@/api/client';
+import { countOf, knownTimetables, sayCount, sayKnown, sayLeast } from '@/lib/count';
 import { ExportMenu } from '@/sketch/ExportMenu';
 import { factsOf } from '@/sketch/facts';
 import type { Sections } from '@/sketch/useSections';
@@ -11,8 +11,8 @@ import type { ShortlistDesk } from './useShortlist';
 type Props = {
   term: string;
   answer: Answer;
-  /** About how many timetables there are by now, while they are counted anew. */
-  estimate: Estimate | null;
+  /** The answer or, while timetables are counted anew, what is known of them by now. */
+  known: Answer;
   inView: Ranked | null;
   /** Whether hours are under the pointer: nothing may move then. */
   isDrafting: boolean;
@@ -32,12 +32,13 @@ type Props = {
 
 /** How many timetables there are, which is in view, and what it is like. */
 export function Facts(props: Props) {
-  const { answer, estimate, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand, shortlist } = props;
+  const { answer, known, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand, shortlist } = props;
   const { here } = shortlist;
   const isOfMany = BigInt(answer.weekShapes) > BigInt(listed);
   // Long counts have a row of their own, so that nothing moves as they change.
-  const [isLong, setLong] = useState(isOfMany);
-  if (isLong !== isOfMany && !props.isDrafting) setLong(isOfMany);
+  const needsRow = isOfMany || !answer.isExact;
+  const [isLong, setLong] = useState(needsRow);
+  if (isLong !== needsRow && !props.isDrafting) setLong(needsRow);
   const tools = (
     <div className="flex items-center gap-1.5 print:hidden">
       <div className="flex">
@@ -101,8 +102,8 @@ export function Facts(props: Props) {
     return (
       <header className="flex min-h-[62px] items-center gap-3 border-b border-rule px-4 py-2">
         <h1 className="mr-auto leading-tight">
-          <span className="text-24 font-heavy">{estimate ? sayAbout(estimate) : sayKnown(answer)}</span>{' '}
-          {answer.timetables === '1' && !estimate ? 'timetable' : 'timetables'}
+          <span className="text-24 font-heavy">{sayKnown(known)}</span>{' '}
+          {known.isExact && known.timetables === '1' ? 'timetable' : 'timetables'}
           {byHand && (
             <span className="block text-12 text-mute">
               with what you keep; open a course and press a place to keep it
@@ -128,10 +129,10 @@ export function Facts(props: Props) {
             N° <Jump rank={inView.rank} listed={listed} onGo={onGo} />
           </span>{' '}
           <span className="text-14 whitespace-nowrap">
-            of {estimate ? '… week shapes' : sayShapes(answer)}
+            of {known === answer ? sayShapes(answer) : '… week shapes'}
           </span>
           <span className="block text-12 text-mute md:whitespace-nowrap">
-            {estimate ? `${sayAbout(estimate)} timetables` : knownTimetables(answer)}
+            {knownTimetables(known)}
             {sayListed(isOfMany, listed, props.isSureOfBest)}
             {inView.alike !== '1' && (
               <>

@@ -67,7 +67,7 @@ export function Possible(props: Props) {
         <Facts
           term={sketch.term}
           answer={answer}
-          estimate={walk.estimate}
+          known={walk.known ?? answer}
           isDrafting={isDrafting}
           inView={inView}
           listed={walk.listed}
