@@ -31,7 +31,14 @@ public sealed record Timetable(IReadOnlyList<Bundle> Bundles)
 
     private static OfferedSection[] Sorted(IReadOnlyList<Bundle> bundles)
     {
-        OfferedSection[] sections = [.. bundles.SelectMany(bundle => bundle.Sections)];
+        // Made by the thousand, so without the enumerators that a query takes.
+        var count = 0;
+        for (var i = 0; i < bundles.Count; i++)
+            count += bundles[i].Sections.Count;
+        var sections = new OfferedSection[count];
+        for (var i = 0; i < bundles.Count; i++)
+        for (var j = 0; j < bundles[i].Sections.Count; j++)
+            sections[--count] = bundles[i].Sections[j];
         Array.Sort(sections, static (one, other) => one.Number.CompareTo(other.Number));
         return sections;
     }

@@ -95,9 +95,14 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
     private Timetable TimetableOf(Ranked timetable)
     {
         // Bundles stand in the order of levels; a timetable's in the order of the ask.
-        var bundles = new Bundle?[problem.Courses.Count];
-        foreach (var ranked in timetable.Bundles)
-            bundles[placeOf[ranked.Bundle.Course]] = ranked.Bundle;
-        return new([.. bundles.OfType<Bundle>()]);
+        var bundles = new Bundle[timetable.Bundles.Length];
+        var places = new int[bundles.Length];
+        for (var i = 0; i < bundles.Length; i++)
+        {
+            bundles[i] = timetable.Bundles[i].Bundle;
+            places[i] = placeOf[bundles[i].Course];
+        }
+        Array.Sort(places, bundles);
+        return new(bundles);
     }
 }

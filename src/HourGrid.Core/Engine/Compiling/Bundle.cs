@@ -13,12 +13,15 @@ public sealed class Bundle
         Meetings = Merge(sections);
         var credits = default(Credits);
         var given = false;
+        FewestFreeSeats = int.MaxValue;
         foreach (var section in sections)
-            if (section.Section.Credits is { } own)
-            {
-                credits += own;
-                given = true;
-            }
+        {
+            FewestFreeSeats = Math.Min(FewestFreeSeats, section.FreeSeats);
+            if (section.Section.Credits is not { } own)
+                continue;
+            credits += own;
+            given = true;
+        }
         Credits = given ? credits : course.Course.Credits.Min;
     }
 
@@ -33,6 +36,9 @@ public sealed class Bundle
 
     /// <summary>The sum of the sections' credits where any gives them, else the smaller bound of the course's.</summary>
     public Credits Credits { get; }
+
+    /// <summary>The fewest seats a student could still take of any of its sections.</summary>
+    public int FewestFreeSeats { get; }
 
     private static IReadOnlyList<Meeting> Merge(OfferedSection[] sections)
     {

@@ -18,12 +18,20 @@ internal sealed unsafe class Beam
     private readonly BundlePicker picker;
     private readonly BestList found;
     private readonly LeafMeasures leaf;
-    private readonly Partial next;
+    private readonly Partial whole;
     private readonly int width;
     private readonly int wanted;
+    private readonly int levels;
+
+    // Costs of the options that are open at one node.
     private readonly long[] its;
+
+    // Those of all nodes, each with its node and option.
     private readonly List<long> costs = [];
     private readonly List<(int Node, int Option)> open = [];
+    private long bound;
+    private Nodes nodes;
+    private Nodes next;
 
     private Beam(RankedProblem ranked, Choosing choosing, Root root, int wanted, bool byShape, int width)
     {
@@ -31,11 +39,16 @@ internal sealed unsafe class Beam
         this.choosing = choosing;
         this.wanted = wanted;
         this.width = width;
+        levels = ranked.Problem.Levels.Count;
         found = new BestList(wanted);
         picker = new BundlePicker(ranked, root, found, byShape);
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
-        next = ranked.NewPartial();
         its = new long[ranked.Options.Max(level => level.Length)];
+        nodes = new(ranked, width);
+        next = new(ranked, width);
+        whole = ranked.NewPartials(1)[0];
+        root.State.CopyTo(nodes.States, 0);
+        nodes.Count = 1;
     }
 
     /// <summary>Whether nothing had to be left out for the width.</summary>
@@ -57,70 +70,104 @@ internal sealed unsafe class Beam
         for (var width = Math.Clamp(wanted / 3, Narrowest, Widest); ; width *= 3)
         {
             var beam = new Beam(ranked, choosing, root, wanted, byShape, width);
-            var nodes = new List<Node> { new(root.State, ranked.NewPartial(), [], 0) };
-            for (var level = 0; level < ranked.Problem.Levels.Count && nodes.Count > 0 && !limit.IsOver(); level++)
-                nodes = beam.Narrow(level, nodes, limit);
+            for (var level = 0; level < beam.levels && beam.nodes.Count > 0 && !limit.IsOver(); level++)
+                beam.Narrow(level, limit);
             if (beam.found.Worst is not null || beam.IsWhole || width >= Widest || limit.IsOver())
                 return beam.found;
         }
     }
 
-    private List<Node> Narrow(int level, List<Node> nodes, WorkLimit limit)
+    private void Narrow(int level, WorkLimit limit)
     {
-        var isLast = level + 1 == ranked.Problem.Levels.Count;
+        var isLast = level + 1 == levels;
+        var most = isLast ? Math.Max(width, 2 * wanted) : width;
         costs.Clear();
         open.Clear();
+        bound = long.MaxValue;
         for (var node = 0; node < nodes.Count && !limit.IsOver(); node++)
-            Expand(level, nodes[node], node);
-        CollectionsMarshal.AsSpan(costs).Sort(CollectionsMarshal.AsSpan(open));
-        var most = isLast ? Math.Max(width, 2 * wanted) : width;
-        IsWhole &= open.Count <= most;
-        var kept = new List<Node>();
-        for (var i = 0; i < Math.Min(most, open.Count) && costs[i] <= found.Threshold; i++)
+        {
+            Expand(level, node);
+            if (costs.Count >= 2 * most)
+                CutTo(most);
+        }
+        CutTo(most);
+        next.Count = 0;
+        for (var i = 0; i < open.Count && costs[i] <= found.Threshold; i++)
             if (isLast)
-                Offer(nodes[open[i].Node], open[i].Option);
+                Offer(level, open[i].Node, open[i].Option);
             else
-                kept.Add(Go(level, nodes[open[i].Node], open[i].Option, costs[i]));
-        return kept;
+                Keep(level, open[i].Node, open[i].Option, costs[i]);
+        (nodes, next) = (next, nodes);
     }
 
-    private void Expand(int level, Node node, int number)
+    /// <summary>Sorts what is open, the most promising first, and lets go of what is more than so many.</summary>
+    private void CutTo(int most)
     {
-        fixed (ulong* state = node.State)
+        CollectionsMarshal.AsSpan(costs).Sort(CollectionsMarshal.AsSpan(open));
+        if (costs.Count <= most)
+            return;
+        IsWhole = false;
+        bound = costs[most - 1];
+        CollectionsMarshal.SetCount(costs, most);
+        CollectionsMarshal.SetCount(open, most);
+    }
+
+    private void Expand(int level, int node)
+    {
+        var from = nodes.Partials[node];
+        fixed (ulong* state = nodes.StateOf(node))
         {
-            var count = node.Partial.CostsWith(ranked.Levels[level], state, node.Cost, long.MaxValue, its);
+            var count = from.CostsWith(ranked.Levels[level], state, nodes.Costs[node], bound, its);
             foreach (var one in its.AsSpan(0, count))
                 if (choosing.Choose(level, Partial.OptionOf(one), state, choosing.Scratch(level + 1)))
                 {
                     costs.Add(Partial.CostOf(one));
-                    open.Add((number, Partial.OptionOf(one)));
+                    open.Add((node, Partial.OptionOf(one)));
                 }
         }
     }
 
-    private Node Go(int level, Node node, int option, long cost)
+    private void Keep(int level, int node, int option, long cost)
     {
-        var state = new ulong[node.State.Length + 1];
-        fixed (ulong* from = node.State)
-        fixed (ulong* to = state)
-            choosing.Choose(level, option, from, to);
-        var partial = ranked.NewPartial();
-        Become(node, option, partial);
-        return new(state, partial, [.. node.Chosen, option], cost);
+        var to = next.Count++;
+        fixed (ulong* from = nodes.StateOf(node), state = next.StateOf(to))
+            choosing.Choose(level, option, from, state);
+        next.Partials[to].Become(nodes.Partials[node], ranked.Levels[level], option);
+        var chosen = next.ChosenOf(to);
+        nodes.ChosenOf(node).CopyTo(chosen);
+        chosen[level] = option;
+        next.Costs[to] = cost;
     }
 
-    private void Offer(Node node, int option)
+    private void Offer(int level, int node, int option)
     {
-        Become(node, option, next);
-        if (next.Taken == 0)
+        whole.Become(nodes.Partials[node], ranked.Levels[level], option);
+        if (whole.Taken == 0)
             return;
-        int[] chosen = [.. node.Chosen, option];
+        int[] chosen = [.. nodes.ChosenOf(node)];
+        chosen[level] = option;
         leaf.Measure(chosen);
-        picker.Offer(chosen, next.Cost(leaf));
+        picker.Offer(chosen, whole.Cost(leaf));
     }
 
-    private void Become(Node node, int option, Partial into) =>
-        into.Become(node.Partial, ranked.Levels[node.Chosen.Length], option);
+    /// <summary>The nodes of one level, written over by those of the level after the next.</summary>
+    private sealed class Nodes(RankedProblem ranked, int width)
+    {
+        private readonly int words = ranked.Problem.Layout.WordCount + 1;
+        private readonly int levels = ranked.Problem.Levels.Count;
+        private readonly int[] chosen = new int[width * ranked.Problem.Levels.Count];
 
-    private sealed record Node(ulong[] State, Partial Partial, int[] Chosen, long Cost);
+        public int Count { get; set; }
+
+        public ulong[] States { get; } = new ulong[width * (ranked.Problem.Layout.WordCount + 1)];
+
+        public Partial[] Partials { get; } = ranked.NewPartials(width);
+
+        public long[] Costs { get; } = new long[width];
+
+        public Span<ulong> StateOf(int node) => States.AsSpan(node * words, words);
+
+        /// <summary>An option of each level so far; what stands after them is of no use.</summary>
+        public Span<int> ChosenOf(int node) => chosen.AsSpan(node * levels, levels);
+    }
 }

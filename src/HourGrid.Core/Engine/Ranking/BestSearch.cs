@@ -42,7 +42,7 @@ internal sealed unsafe class BestSearch
         this.limit = limit;
         levels = ranked.Problem.Levels.Count;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
-        partials = [.. Enumerable.Range(0, levels + 1).Select(_ => ranked.NewPartial())];
+        partials = ranked.NewPartials(levels + 1);
         open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
         picker = new BundlePicker(ranked, root, best, byShape);

@@ -8,9 +8,9 @@ namespace HourGrid.Core.Engine.Ranking;
 internal sealed class LeafMeasures
 {
     private readonly WeekTables tables;
-    private readonly int[] daysByClass;
     private readonly int[] missedByClass;
     private readonly bool breaksMatter;
+    private readonly bool isWanted;
 
     // By number of levels: their options and the meetings of these, as measured last.
     private readonly int[] last;
@@ -32,10 +32,10 @@ internal sealed class LeafMeasures
         last = new int[levels];
         merged = [.. Enumerable.Range(0, levels + 1).Select(_ => new DayMeeting[tables.MostMeetings])];
         counts = new int[levels + 1];
-        daysByClass = new int[tables.Classes.Length];
         missedByClass = new int[tables.Classes.Length];
         var soft = ask.Breaks.Where(wanted => wanted.Strength == Strength.RatherNot).ToArray();
         breaksMatter = soft.Length > 0 && !(forScore && ask.Weights.BreaksMissed == 0);
+        isWanted = breaksMatter || !forScore || (ask.Weights.Stretch | ask.Weights.Moves) != 0;
         breaks = ByDay<Break[]>(day => [.. soft.Where(wanted => wanted.Days.Contains(day))]);
         taken = new MinuteInterval[breaks.Length][];
         for (var day = 0; day < taken.Length; day++)
@@ -52,12 +52,6 @@ internal sealed class LeafMeasures
             ];
     }
 
-    /// <summary>Class days in the worst week.</summary>
-    public int ClassDays { get; private set; }
-
-    /// <summary>Weeks with any meeting.</summary>
-    public int Weeks { get; private set; }
-
     public int LongestStretch { get; private set; }
 
     /// <summary>Campus moves over all weeks.</summary>
@@ -69,6 +63,8 @@ internal sealed class LeafMeasures
     /// <param name="chosen">An option of each level.</param>
     public void Measure(int[] chosen)
     {
+        if (!isWanted)
+            return;
         // Timetables measured one after the other have most of their first levels in common.
         var same = 0;
         while (same < merges && last[same] == chosen[same])
@@ -97,8 +93,7 @@ internal sealed class LeafMeasures
 
     private void Measure(ReadOnlySpan<DayMeeting> meetings)
     {
-        (ClassDays, Weeks, LongestStretch, Moves, BreaksMissed) = (0, 0, 0, 0, 0);
-        Array.Clear(daysByClass);
+        (LongestStretch, Moves, BreaksMissed) = (0, 0, 0);
         if (breaksMatter)
             Array.Clear(missedByClass);
         for (var from = 0; from < meetings.Length; )
@@ -109,18 +104,13 @@ internal sealed class LeafMeasures
             MeasureDay(meetings[from..to]);
             from = to;
         }
-        for (var i = 0; i < daysByClass.Length; i++)
-        {
-            ClassDays = Math.Max(ClassDays, daysByClass[i]);
-            Weeks += daysByClass[i] > 0 ? tables.WeeksIn[i] : 0;
-            BreaksMissed = Math.Max(BreaksMissed, missedByClass[i]);
-        }
+        foreach (var missed in missedByClass)
+            BreaksMissed = Math.Max(BreaksMissed, missed);
     }
 
     private void MeasureDay(ReadOnlySpan<DayMeeting> today)
     {
         var (weekClass, day) = (today[0].Day / Weekdays.PerWeek, today[0].Day);
-        daysByClass[weekClass]++;
         var start = today[0].Start;
         var end = today[0].End;
         var campus = -1;

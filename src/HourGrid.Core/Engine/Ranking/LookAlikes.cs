@@ -14,9 +14,7 @@ internal sealed class RankedOption
                 .Bundles.Select(bundle => new RankedBundle(
                     bundle,
                     order.Of(bundle),
-                    seatsMatter
-                        ? Math.Min(Badness.EnoughSeats, bundle.Sections.Min(section => section.FreeSeats))
-                        : Badness.EnoughSeats
+                    seatsMatter ? Math.Min(Badness.EnoughSeats, bundle.FewestFreeSeats) : Badness.EnoughSeats
                 ))
                 .Order(Comparer<RankedBundle>.Create((x, y) => RegistrationOrder.CompareParts(x.Ranks, y.Ranks))),
         ];

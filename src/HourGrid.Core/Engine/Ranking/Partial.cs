@@ -36,8 +36,7 @@ internal sealed unsafe class Partial
     private int changes;
     private ulong days;
 
-    /// <summary>One of which nothing is chosen yet.</summary>
-    public Partial(RankedProblem ranked)
+    private Partial(RankedProblem ranked, ulong[] owner, int place)
     {
         this.ranked = ranked;
         weights = ranked.Problem.Ask.Weights;
@@ -48,8 +47,8 @@ internal sealed unsafe class Partial
         weightOfVector = tables.WeightOfVector;
         mostCampuses = tables.MostCampuses;
         scan = new(vectors, weightOfVector);
-        owner = Pinned.Vectors(4 * vectors);
-        lanes = Pinned.FirstVector(owner);
+        this.owner = owner;
+        lanes = Pinned.FirstVector(owner) + 4 * vectors * place;
         for (var i = 0; i < vectors; i++)
             (lanes[4 * i], lanes[4 * i + 1], lanes[4 * i + 2], lanes[4 * i + 3]) = (
                 Vector256.Create(OptionTable.NoStart),
@@ -62,6 +61,16 @@ internal sealed unsafe class Partial
     }
 
     public int Taken => taken;
+
+    /// <summary>So many of which nothing is chosen yet.</summary>
+    public static Partial[] New(RankedProblem ranked, int count)
+    {
+        var owner = Pinned.Vectors(4 * ranked.Tables.Vectors * count);
+        var partials = new Partial[count];
+        for (var place = 0; place < count; place++)
+            partials[place] = new(ranked, owner, place);
+        return partials;
+    }
 
     /// <summary>
     /// Lists the options of a level that may lead to a cost no higher than one wanted: each with a cost that nothing
@@ -147,11 +156,11 @@ internal sealed unsafe class Partial
     private int Score(LeafMeasures leaf)
     {
         var score = weights.Wanted * ranked.Badness.Wanted(taken) + weights.Seats * Badness.Seats(spare);
-        var weeks = leaf.Weeks;
+        var (classDays, weeks) = DaysAndWeeks();
         if (weeks == 0)
             return score;
         return score
-            + weights.ClassDays * Badness.ClassDays(leaf.ClassDays)
+            + weights.ClassDays * Badness.ClassDays(classDays)
             + weights.Idle * Badness.Idle(Mean(scan.Of(lanes), weeks))
             + weights.LaterStart * Badness.Start(earliest)
             + weights.EarlierFinish * Badness.End(latest)
@@ -167,11 +176,11 @@ internal sealed unsafe class Partial
     /// <param name="seats">The fewest free seats of its sections.</param>
     public WeekMeasures Measures(LeafMeasures leaf, int seats)
     {
-        var weeks = leaf.Weeks;
+        var (classDays, weeks) = DaysAndWeeks();
         if (weeks == 0)
             return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
         return new(
-            ClassDays: leaf.ClassDays,
+            ClassDays: classDays,
             IdleMinutes: Mean(scan.Of(lanes), weeks),
             EarliestStart: new Minute(earliest),
             LatestEnd: new Minute(latest),
@@ -247,6 +256,24 @@ internal sealed unsafe class Partial
             several &= several - Vector256<short>.One;
         }
         return count;
+    }
+
+    /// <summary>Class days in the worst week, and weeks with any meeting.</summary>
+    private (int ClassDays, int Weeks) DaysAndWeeks()
+    {
+        var (most, weeks) = (0, 0);
+        for (var weekClass = 0; weekClass < ranked.Tables.Classes.Length; weekClass++)
+        {
+            var classDays = 0;
+            for (var i = 0; i < vectors; i++)
+            {
+                var meets = Vector256.GreaterThan(lanes[4 * i + 1], Vector256<short>.Zero).ExtractMostSignificantBits();
+                classDays += BitOperations.PopCount(meets & ranked.Tables.LanesOf(weekClass, i));
+            }
+            most = Math.Max(most, classDays);
+            weeks += classDays > 0 ? ranked.Tables.WeeksIn[weekClass] : 0;
+        }
+        return (most, weeks);
     }
 
     private int LongestDay()

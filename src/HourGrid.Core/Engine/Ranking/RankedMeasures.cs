@@ -13,17 +13,17 @@ internal sealed class RankedMeasures
     {
         this.ranked = ranked;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask, forScore: false);
-        partials = [.. Enumerable.Range(0, ranked.Problem.Levels.Count + 1).Select(_ => ranked.NewPartial())];
+        partials = ranked.NewPartials(ranked.Problem.Levels.Count + 1);
     }
 
     public WeekMeasures Of(Ranked timetable)
     {
         for (var level = 0; level < timetable.Options.Length; level++)
-        {
             partials[level + 1].Become(partials[level], ranked.Levels[level], timetable.Options[level]);
-        }
         leaf.Measure(timetable.Options);
-        var seats = timetable.Bundles.Min(bundle => bundle.Bundle.Sections.Min(section => section.FreeSeats));
+        var seats = int.MaxValue;
+        foreach (var bundle in timetable.Bundles)
+            seats = Math.Min(seats, bundle.Bundle.FewestFreeSeats);
         return partials[^1].Measures(leaf, seats);
     }
 }

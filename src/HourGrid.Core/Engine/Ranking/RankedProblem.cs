@@ -85,8 +85,8 @@ internal sealed class RankedProblem
         return [.. level.Options.Select(option => byShape[option.Shape])];
     }
 
-    /// <summary>A timetable of which nothing is chosen yet.</summary>
-    public Partial NewPartial() => new(this);
+    /// <summary>So many timetables of which nothing is chosen yet.</summary>
+    public Partial[] NewPartials(int count) => Partial.New(this, count);
 
     public static int[] First(RankedOption option) => option.Bundles.Length == 0 ? [] : option.Bundles[0].Ranks;
 

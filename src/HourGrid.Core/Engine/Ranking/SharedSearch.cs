@@ -69,7 +69,7 @@ internal static unsafe class SharedSearch
     )
     {
         var pieces = new List<(long Cost, int[] Options)>();
-        Partial[] partials = [.. Enumerable.Range(0, LevelsShared + 1).Select(_ => ranked.NewPartial())];
+        var partials = ranked.NewPartials(LevelsShared + 1);
         var options = new int[LevelsShared];
         fixed (ulong* state = root.State)
             Add(0, state, 0);

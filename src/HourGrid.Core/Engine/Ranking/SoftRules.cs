@@ -7,26 +7,31 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <summary>The meetings of one option on one day, merged into busy stretches of minutes.</summary>
 internal sealed class DayOfOption
 {
-    public DayOfOption(IEnumerable<Meeting> meetings)
+    /// <param name="meetings">One at least, in the order of a week.</param>
+    public DayOfOption(List<Meeting> meetings)
     {
-        foreach (var time in meetings.Select(meeting => meeting.Time).Order())
+        var from = meetings[0].Time.Start.Value;
+        foreach (var meeting in meetings)
+        {
+            var time = meeting.Time;
             if (Times.Count > 0 && time.Start <= Times[^1].End)
                 Times[^1] = new(Times[^1].Start, new(Math.Max(time.End.Value, Times[^1].End.Value)));
             else
+            {
+                if (Times.Count > 0 && time.Start.Value - Times[^1].End.Value >= Measures.StretchPause)
+                    from = time.Start.Value;
                 Times.Add(time);
-        var from = Times[0].Start.Value;
-        for (var i = 0; i < Times.Count; i++)
-        {
-            if (i > 0 && Times[i].Start.Value - Times[i - 1].End.Value >= Measures.StretchPause)
-                from = Times[i].Start.Value;
-            LongestStretch = Math.Max(LongestStretch, Times[i].End.Value - from);
+            }
+            LongestStretch = Math.Max(LongestStretch, Times[^1].End.Value - from);
         }
+        foreach (var time in Times)
+            Busy += time.Length;
     }
 
     public List<MinuteInterval> Times { get; } = [];
     public int Start => Times[0].Start.Value;
     public int End => Times[^1].End.Value;
-    public int Busy => Times.Sum(time => time.Length);
+    public int Busy { get; }
     public int LongestStretch { get; }
 }
 
@@ -74,11 +79,11 @@ internal sealed class SoftRules(Ask ask)
     }
 
     /// <summary>Minutes on another campus than the preferred one; a minute counts once.</summary>
-    public int AwayMinutes(IEnumerable<Meeting> today)
+    public int AwayMinutes(List<Meeting> today)
     {
         if (ask.Campus.Preferred is not { } preferred)
             return 0;
-        var away = today.Where(meeting => meeting.Campus is { } campus && campus != preferred).ToArray();
-        return away.Length == 0 ? 0 : new DayOfOption(away).Busy;
+        var away = today.FindAll(meeting => meeting.Campus is { } campus && campus != preferred);
+        return away.Count == 0 ? 0 : new DayOfOption(away).Busy;
     }
 }

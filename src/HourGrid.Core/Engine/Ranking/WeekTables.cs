@@ -28,6 +28,9 @@ internal sealed unsafe class WeekTables
     // By class and weekday.
     private readonly int[] laneOf;
 
+    // By class and vector.
+    private readonly uint[] lanesOf;
+
     public WeekTables(Problem problem, CancellationToken cancellation)
     {
         var ask = problem.Ask;
@@ -44,6 +47,9 @@ internal sealed unsafe class WeekTables
         WeightOfVector = Pinned.FirstVector(weights);
         for (var lane = 0; lane < weightOfLane.Count; lane++)
             ((short*)WeightOfVector)[lane] = (short)weightOfLane[lane];
+        lanesOf = new uint[Classes.Length * Vectors];
+        for (var day = 0; day < laneOf.Length; day++)
+            lanesOf[day / Weekdays.PerWeek * Vectors + laneOf[day] / LanesInVector] |= 1u << laneOf[day] % LanesInVector;
         MostMeetings = problem.Levels.Sum(level => level.Options.Max(MeetingsOf));
 
         vectorsOfOptions = Pinned.Vectors(options.Length * VectorsOfOption);
@@ -113,6 +119,9 @@ internal sealed unsafe class WeekTables
 
     public int LaneOf(int day) => laneOf[day];
 
+    /// <summary>The lanes of a vector that a class has on any weekday, a bit each.</summary>
+    public uint LanesOf(int weekClass, int vector) => lanesOf[weekClass * Vectors + vector];
+
     /// <summary>
     /// A lane for each weekday and each set of classes that no meeting of the weekday tells apart; what is the same in
     /// all of them is kept once, with the weeks of all.
@@ -121,16 +130,15 @@ internal sealed unsafe class WeekTables
     {
         var lanes = new int[Classes.Length * Weekdays.PerWeek];
         var weightOfLane = new List<int>();
+        var weeksOf = new HashSet<WeekSet>[Weekdays.PerWeek];
+        foreach (var weekday in Weekdays.All)
+            weeksOf[(int)weekday] = [];
+        foreach (var option in options)
+        foreach (var meeting in option.Meetings)
+            weeksOf[(int)meeting.Day].Add(meeting.Weeks);
         foreach (var weekday in Weekdays.All)
         {
-            WeekSet[] weeks =
-            [
-                .. options
-                    .SelectMany(option => option.Meetings)
-                    .Where(meeting => meeting.Day == weekday)
-                    .Select(meeting => meeting.Weeks)
-                    .Distinct(),
-            ];
+            WeekSet[] weeks = [.. weeksOf[(int)weekday]];
             var laneOfClass = new Dictionary<string, int>();
             for (var weekClass = 0; weekClass < Classes.Length; weekClass++)
             {
