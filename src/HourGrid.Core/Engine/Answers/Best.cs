@@ -50,10 +50,7 @@ public static class Best
             );
         var found = Search(problem, offset + count, byShape, new WorkLimit(budget, cancellation));
         cancellation.ThrowIfCancellationRequested();
-        return new(
-            [.. found.Best.Skip(offset).Select((ranked, i) => found.Describe(offset + i + 1, ranked))],
-            found.IsExact
-        );
+        return new(found.DescribeFrom(offset), found.IsExact);
     }
 
     internal static Ranking Search(Problem problem, int count, bool byShape, WorkLimit limit)
@@ -85,6 +82,10 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
     public Ranked[] Best => best;
 
     public bool IsExact => isExact;
+
+    /// <summary>Those after so many of the best, with their places.</summary>
+    public RankedTimetable[] DescribeFrom(int offset) =>
+        [.. best.Skip(offset).Select((ranked, i) => Describe(offset + i + 1, ranked))];
 
     public RankedTimetable Describe(int rank, Ranked timetable)
     {

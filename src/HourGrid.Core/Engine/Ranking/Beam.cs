@@ -130,7 +130,10 @@ internal sealed unsafe class Beam
     private void Keep(int level, int node, int option, long cost)
     {
         var to = next.Count++;
-        fixed (ulong* from = nodes.StateOf(node), state = next.StateOf(to))
+        fixed (
+            ulong* from = nodes.StateOf(node),
+                state = next.StateOf(to)
+        )
             choosing.Choose(level, option, from, state);
         next.Partials[to].Become(nodes.Partials[node], ranked.Levels[level], option);
         var chosen = next.ChosenOf(to);

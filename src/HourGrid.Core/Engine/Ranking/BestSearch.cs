@@ -13,6 +13,9 @@ internal sealed unsafe class BestSearch
     /// <summary>A change outweighs any score, where a timetable is held on to.</summary>
     public const long CostOfChange = 1L << 40;
 
+    /// <summary>Of the last levels, what is found first spares the rest less than sorting takes.</summary>
+    private const int LevelsUnsorted = 3;
+
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly BestList best;
@@ -57,18 +60,16 @@ internal sealed unsafe class BestSearch
     /// <param name="cost">A cost that nothing beats that comes of them.</param>
     public void SearchBelow(Root root, int[] options, long cost)
     {
-        fixed (ulong* from = root.State)
+        var state = choosing.Scratch(0);
+        root.State.CopyTo(new Span<ulong>(state, root.State.Length));
+        for (var level = 0; level < options.Length; level++)
         {
-            var state = from;
-            for (var level = 0; level < options.Length; level++)
-            {
-                var next = choosing.Scratch(level + 1);
-                choosing.Choose(level, options[level], state, next);
-                Take(level, options[level]);
-                state = next;
-            }
-            Search(options.Length, state, cost);
+            var next = choosing.Scratch(level + 1);
+            choosing.Choose(level, options[level], state, next);
+            Take(level, options[level]);
+            state = next;
         }
+        Search(options.Length, state, cost);
     }
 
     private void Search(int level, ulong* state, long atLeast)
@@ -78,13 +79,15 @@ internal sealed unsafe class BestSearch
         // Whether they lead anywhere is looked at later, for the few that are left.
         var its = open[level];
         var count = partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, its);
-        if (count > 1)
+        if (count == 0 || (level == levels - 2 && !CutLast(state)))
+            return;
+        if (level < levels - LevelsUnsorted)
             its.AsSpan(0, count).Sort();
         for (var i = 0; i < count && !IsStopped; i++)
         {
             var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
             if (cost > best.Threshold)
-                return;
+                continue;
             var next = choosing.Scratch(level + 1);
             if (!choosing.Choose(level, option, state, next))
                 continue;
@@ -96,6 +99,13 @@ internal sealed unsafe class BestSearch
             else
                 Search(level + 1, next, cost);
         }
+    }
+
+    /// <summary>Looks from the level before the last at both, so that most of its options meet nothing.</summary>
+    private bool CutLast(ulong* state)
+    {
+        var (level, last) = (levels - 2, levels - 1);
+        return partials[level].CutLast(ranked.Levels[level], ranked.Levels[last], state, open[last]);
     }
 
     private void Take(int level, int option)

@@ -36,6 +36,10 @@ internal sealed unsafe class Partial
     private int changes;
     private ulong days;
 
+    // Idle minutes over all weeks: those there are, and the most of which anything wanted can come, as was found last.
+    private int idle;
+    private long mostIdle;
+
     private Partial(RankedProblem ranked, ulong[] owner, int place)
     {
         this.ranked = ranked;
@@ -87,9 +91,9 @@ internal sealed unsafe class Partial
     {
         var after = level.After;
         // Most options are too much by their idle time alone, beside everything else that this costs already.
-        var besidesIdle = cost - costs.Idle(scan.Of(lanes) - level.With.MostBusy);
-        var most = costs.MostIdle(wanted - besidesIdle);
-        var found = scan.Find(lanes, level, state, most + after.MostBusy, into);
+        var besidesIdle = cost - costs.Idle(idle - level.With.MostBusy);
+        mostIdle = costs.MostIdle(wanted - besidesIdle);
+        var found = scan.Find(lanes, level, state, mostIdle + after.MostBusy, into);
         var count = 0;
         for (var i = 0; i < found; i++)
         {
@@ -105,6 +109,24 @@ internal sealed unsafe class Partial
                 into[count++] = with << IdleScan.OptionBits | (long)number;
         }
         return count;
+    }
+
+    /// <summary>
+    /// Takes away the options of the last level that leave too much idle time, however much the level before it fills.
+    /// </summary>
+    /// <param name="level">The level before the last, for which <see cref="CostsWith"/> was asked just before.</param>
+    /// <param name="last">The last level.</param>
+    /// <param name="state">Has a bit for every option that is open.</param>
+    /// <param name="found">Room for as many as the last level has.</param>
+    /// <returns>Whether any is left.</returns>
+    public bool CutLast(RankedLevel level, RankedLevel last, ulong* state, long[] found)
+    {
+        var count = scan.Find(lanes, last, state, mostIdle + level.With.MostBusy - level.After.MostBusy, found);
+        for (var word = last.FirstWord; word < last.EndWord; word++)
+            state[word] = 0;
+        foreach (var one in found.AsSpan(0, count))
+            state[last.FirstWord + (OptionOf(one) >> 6)] |= 1UL << (OptionOf(one) & 63);
+        return count > 0;
     }
 
     /// <summary>The part of the cost that days and idle time do not make, at least.</summary>
@@ -128,16 +150,20 @@ internal sealed unsafe class Partial
     /// <summary>Becomes another one with an option added; its meetings are left out.</summary>
     public void Become(Partial other, RankedLevel level, int number)
     {
-        var option = level.Tables[number];
         var from = other.lanes;
-        var added = option.Lanes;
-        for (var i = 0; i < 4 * vectors; i += 4)
+        var added = level.Options + number * vectorsOfOption + 1;
+        var gaps = Vector256<int>.Zero;
+        for (var i = 0; i < vectors; i++, from += 4, added += 4)
         {
-            lanes[i] = Vector256.Min(from[i], added[i]);
-            lanes[i + 1] = Vector256.Max(from[i + 1], added[i + 1]);
-            lanes[i + 2] = from[i + 2] + added[i + 2];
-            lanes[i + 3] = from[i + 3] | added[i + 3];
+            var starts = Vector256.Min(from[0], added[0]);
+            var ends = Vector256.Max(from[1], added[1]);
+            var busy = from[2] + added[2];
+            var into = lanes + 4 * i;
+            (into[0], into[1], into[2], into[3]) = (starts, ends, busy, from[3] | added[3]);
+            gaps += IdleScan.Idle(starts, ends, busy, weightOfVector[i]);
         }
+        idle = Vector256.Sum(gaps);
+        var option = level.Tables[number];
         days = other.days | option.Head.Days;
         taken = other.taken + option.Head.Taken;
         changes = other.changes + option.Head.Changes;
@@ -161,7 +187,7 @@ internal sealed unsafe class Partial
             return score;
         return score
             + weights.ClassDays * Badness.ClassDays(classDays)
-            + weights.Idle * Badness.Idle(Mean(scan.Of(lanes), weeks))
+            + weights.Idle * Badness.Idle(Mean(idle, weeks))
             + weights.LaterStart * Badness.Start(earliest)
             + weights.EarlierFinish * Badness.End(latest)
             + weights.Stretch * Badness.Stretch(leaf.LongestStretch)
@@ -181,7 +207,7 @@ internal sealed unsafe class Partial
             return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
         return new(
             ClassDays: classDays,
-            IdleMinutes: Mean(scan.Of(lanes), weeks),
+            IdleMinutes: Mean(idle, weeks),
             EarliestStart: new Minute(earliest),
             LatestEnd: new Minute(latest),
             LongestDay: LongestDay(),
@@ -226,7 +252,7 @@ internal sealed unsafe class Partial
     private static int DaysAtLeast(ulong used, byte[] atLeast)
     {
         var fewest = 0;
-        for (var at = 0; used != 0; used >>= 8, at += 128)
+        for (var at = 0; at < atLeast.Length; used >>= 8, at += 128)
             fewest = Math.Max(fewest, atLeast[at + (int)(used & 127)]);
         return fewest;
     }
@@ -267,7 +293,9 @@ internal sealed unsafe class Partial
             var classDays = 0;
             for (var i = 0; i < vectors; i++)
             {
-                var meets = Vector256.GreaterThan(lanes[4 * i + 1], Vector256<short>.Zero).ExtractMostSignificantBits();
+                var meets = Vector256
+                    .GreaterThan(lanes[4 * i + 1], Vector256<short>.Zero)
+                    .ExtractMostSignificantBits();
                 classDays += BitOperations.PopCount(meets & ranked.Tables.LanesOf(weekClass, i));
             }
             most = Math.Max(most, classDays);

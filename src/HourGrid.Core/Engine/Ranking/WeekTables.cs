@@ -49,7 +49,8 @@ internal sealed unsafe class WeekTables
             ((short*)WeightOfVector)[lane] = (short)weightOfLane[lane];
         lanesOf = new uint[Classes.Length * Vectors];
         for (var day = 0; day < laneOf.Length; day++)
-            lanesOf[day / Weekdays.PerWeek * Vectors + laneOf[day] / LanesInVector] |= 1u << laneOf[day] % LanesInVector;
+            lanesOf[day / Weekdays.PerWeek * Vectors + laneOf[day] / LanesInVector] |=
+                1u << laneOf[day] % LanesInVector;
         MostMeetings = problem.Levels.Sum(level => level.Options.Max(MeetingsOf));
 
         vectorsOfOptions = Pinned.Vectors(options.Length * VectorsOfOption);

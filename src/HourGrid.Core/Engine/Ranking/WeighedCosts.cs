@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Ranking;
@@ -20,6 +21,7 @@ internal sealed class WeighedCosts
     // By minutes a week; the others by their sum.
     private readonly int[] idle;
     private readonly int idleWeight;
+    private readonly ulong reciprocalOfWeight;
     private readonly int[] moves;
     private readonly int[] wanted;
     private readonly int[] days;
@@ -32,6 +34,7 @@ internal sealed class WeighedCosts
         weeks = Math.Max(1, tables.AllWeeks);
         reciprocal = (1UL << ReciprocalBits) / (2 * (ulong)weeks) + 1;
         idleWeight = badness.Weights.Idle;
+        reciprocalOfWeight = (1UL << ReciprocalBits) / (uint)Math.Max(1, idleWeight) + 1;
         idle = Until(Badness.Idle, idleWeight);
         mostIdle = MostMinutes();
         moves = Until(sum => Badness.Moves(Mean(10 * sum)), badness.Weights.Moves);
@@ -58,6 +61,7 @@ internal sealed class WeighedCosts
     public bool HasMoves => moves.Length > 1;
 
     /// <summary>Of idle minutes over all weeks.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public int Idle(int sum) => idle[Math.Min(Mean(Math.Max(0, sum)), idle.Length - 1)];
 
     /// <summary>The most idle minutes over all weeks that cost no more than so much; less than 0 if none do.</summary>
@@ -68,7 +72,7 @@ internal sealed class WeighedCosts
         if (cost >= idle[^1])
             return long.MaxValue / 2;
         // A mean is rounded half up.
-        var minutes = mostIdle[(uint)cost / (uint)idleWeight];
+        var minutes = mostIdle[(int)((ulong)cost * reciprocalOfWeight >> ReciprocalBits)];
         return (long)minutes * weeks + (weeks - 1) / 2;
     }
 
@@ -106,5 +110,6 @@ internal sealed class WeighedCosts
     }
 
     /// <summary>Of a week, rounded half up: a division by twice the weeks, as a product with their reciprocal.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private int Mean(int sum) => (int)((2 * (ulong)sum + (ulong)weeks) * reciprocal >> ReciprocalBits);
 }
