@@ -13,7 +13,10 @@ internal sealed unsafe class BestSearch
     /// <summary>A change outweighs any score, where a timetable is held on to.</summary>
     public const long CostOfChange = 1L << 40;
 
-    /// <summary>Of the last levels, what is found first spares the rest less than sorting takes.</summary>
+    /// <summary>
+    /// In so many of the last levels, what is found first spares the rest less than sorting takes; unless they are equals
+    /// of the worst that is kept, where it spares most.
+    /// </summary>
     private const int LevelsUnsorted = 3;
 
     private readonly RankedProblem ranked;
@@ -81,8 +84,8 @@ internal sealed unsafe class BestSearch
         var count = partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, its);
         if (count == 0 || (level == levels - 2 && !CutLast(state)))
             return;
-        if (level < levels - LevelsUnsorted)
-            its.AsSpan(0, count).Sort();
+        if (level < levels - LevelsUnsorted || atLeast == best.Threshold)
+            ranked.Levels[level].Sort(its.AsSpan(0, count));
         for (var i = 0; i < count && !IsStopped; i++)
         {
             var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));

@@ -12,6 +12,7 @@ namespace HourGrid.Core.Engine.Ranking;
 internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestList best, bool byShape)
 {
     private readonly int[][] parts = new int[ranked.Problem.Levels.Count][];
+    private readonly int[] merged = new int[ranked.Problem.Levels.Count];
     private readonly RankedBundle?[] picked = new RankedBundle?[ranked.Problem.Levels.Count];
 
     /// <summary>Offers the timetables of one choice of options.</summary>
@@ -22,7 +23,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
         if (cost > best.Threshold)
             return;
         if (!byShape)
-            Pick(chosen, 0, cost - Seats(MostSpare(chosen)), Badness.EnoughSeats);
+            Pick(chosen, 0, cost - Seats(MostSpare(chosen)), Badness.EnoughSeats, StartWithSmallest(chosen));
         else if (ranked.Problem.HasCreditVariants)
             OfferVariants(chosen, cost);
         else
@@ -56,20 +57,25 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
 
     /// <summary>
     /// Whether the smallest whole, and with it every other, comes after a list. A whole of fewer numbers could be the
-    /// list's beginning, so the first difference must lie before the fewest there can be.
+    /// list's beginning, so the first difference must lie before the fewest there can be. The parts are merged no
+    /// further than that.
     /// </summary>
     private bool ComesAfter(int[] ranks, int fewest)
     {
-        var whole = new int[parts.Sum(part => part.Length)];
-        var at = 0;
-        foreach (var part in parts)
+        Array.Clear(merged);
+        for (var place = 0; place < Math.Min(fewest, ranks.Length); place++)
         {
-            part.CopyTo(whole, at);
-            at += part.Length;
+            var (smallest, from) = (int.MaxValue, -1);
+            for (var part = 0; part < parts.Length; part++)
+                if (merged[part] < parts[part].Length && parts[part][merged[part]] is var rank && rank < smallest)
+                    (smallest, from) = (rank, part);
+            if (from < 0 || smallest < ranks[place])
+                return false;
+            if (smallest > ranks[place])
+                return true;
+            merged[from]++;
         }
-        Array.Sort(whole);
-        var shared = whole.AsSpan().CommonPrefixLength(ranks);
-        return shared < Math.Min(fewest, Math.Min(whole.Length, ranks.Length)) && whole[shared] > ranks[shared];
+        return false;
     }
 
     private int[] SmallestOfShape(int level, int option)
@@ -77,7 +83,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
         if (!byShape || !ranked.Problem.HasCreditVariants)
             return RankedProblem.First(ranked.Options[level][option]);
         var options = ranked.Problem.Levels[level].Options;
-        foreach (var other in ranked.Smallest[level])
+        foreach (var other in ranked.Levels[level].Smallest)
             if (options[other].Shape == options[option].Shape)
                 return RankedProblem.First(ranked.Options[level][other]);
         return [];
@@ -91,17 +97,33 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
             place = Math.Min(
                 place,
-                ranked.PlaceOf[level][((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits)]
+                ranked.Levels[level].PlaceOf[((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits)]
             );
-        return place == int.MaxValue ? [] : RankedProblem.First(ranked.Options[level][ranked.Smallest[level][place]]);
+        return place == int.MaxValue
+            ? []
+            : RankedProblem.First(ranked.Options[level][ranked.Levels[level].Smallest[place]]);
+    }
+
+    /// <summary>Makes the smallest part of each option its part; gives the fewest numbers that any of their parts make.</summary>
+    private int StartWithSmallest(int[] chosen)
+    {
+        var fewest = 0;
+        for (var level = 0; level < chosen.Length; level++)
+        {
+            var option = ranked.Options[level][chosen[level]];
+            parts[level] = RankedProblem.First(option);
+            fewest += option.FewestSections;
+        }
+        return fewest;
     }
 
     /// <summary>Picks a bundle for each level from one on, leaving out what cannot be among the best.</summary>
     /// <param name="chosen">The options.</param>
-    /// <param name="level">The level that picks next.</param>
+    /// <param name="level">The level that picks next; those before have the parts that were picked.</param>
     /// <param name="cost">The cost without the seats.</param>
     /// <param name="spare">The fewest seats to spare of the bundles picked.</param>
-    private void Pick(int[] chosen, int level, long cost, int spare)
+    /// <param name="fewest">The fewest numbers there can be, given those picked.</param>
+    private void Pick(int[] chosen, int level, long cost, int spare, int fewest)
     {
         if (level == chosen.Length)
         {
@@ -113,32 +135,26 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
         if (option.Bundles.Length == 0)
         {
             picked[level] = null;
-            Pick(chosen, level + 1, cost, spare);
+            Pick(chosen, level + 1, cost, spare, fewest);
             return;
         }
+        var later = int.MaxValue;
+        for (var l = level + 1; l < chosen.Length; l++)
+            later = Math.Min(later, ranked.Options[l][chosen[l]].MostSpare);
         foreach (var bundle in option.Bundles)
         {
             picked[level] = bundle;
+            parts[level] = bundle.Ranks;
+            var with = fewest - option.FewestSections + bundle.Ranks.Length;
             var most = Math.Min(spare, bundle.Spare);
-            for (var later = level + 1; later < chosen.Length; later++)
-                most = Math.Min(most, ranked.Options[later][chosen[later]].MostSpare);
-            var atLeast = cost + Seats(most);
-            if (atLeast < best.Threshold || (atLeast == best.Threshold && !PicksTooLate(chosen, level)))
-                Pick(chosen, level + 1, cost, Math.Min(spare, bundle.Spare));
+            var atLeast = cost + Seats(Math.Min(most, later));
+            if (
+                atLeast < best.Threshold
+                || (atLeast == best.Threshold && !(best.Worst is { } worst && ComesAfter(worst.Ranks, with)))
+            )
+                Pick(chosen, level + 1, cost, most, with);
         }
-    }
-
-    private bool PicksTooLate(int[] chosen, int level)
-    {
-        if (best.Worst is not { } worst)
-            return false;
-        var fewest = 0;
-        for (var l = 0; l < chosen.Length; l++)
-        {
-            parts[l] = l <= level ? picked[l]?.Ranks ?? [] : RankedProblem.First(ranked.Options[l][chosen[l]]);
-            fewest += l <= level ? parts[l].Length : ranked.Options[l][chosen[l]].FewestSections;
-        }
-        return ComesAfter(worst.Ranks, fewest);
+        parts[level] = RankedProblem.First(option);
     }
 
     /// <summary>

@@ -106,7 +106,7 @@ internal sealed unsafe class Partial
                 continue;
             with += MoreWith(level, number, option);
             if (with <= wanted)
-                into[count++] = with << IdleScan.OptionBits | (long)number;
+                into[count++] = Listed(with, number);
         }
         return count;
     }
@@ -142,6 +142,9 @@ internal sealed unsafe class Partial
             cost += costs.Moves(MovesWith(option + 1));
         return costs.HasRest ? cost + RestWith(level, number) : cost;
     }
+
+    /// <summary>A cost and its option in one number, which sorts by the cost.</summary>
+    public static long Listed(long cost, int option) => cost << IdleScan.OptionBits | (long)option;
 
     public static int OptionOf(long cost) => (int)(cost & ((1 << IdleScan.OptionBits) - 1));
 

@@ -32,20 +32,6 @@ internal sealed class RankedProblem
         Costs = new WeighedCosts(Badness, Tables, problem.Courses.Count);
         Bounds = LevelBounds.Of(problem, Tables, Options);
         Levels = [.. Enumerable.Range(0, problem.Levels.Count).Select(level => new RankedLevel(this, level))];
-        Smallest =
-        [
-            .. Options.Select(level =>
-                Enumerable
-                    .Range(0, level.Length)
-                    .Order(
-                        Comparer<int>.Create(
-                            (x, y) => RegistrationOrder.CompareParts(First(level[x]), First(level[y]))
-                        )
-                    )
-                    .ToArray()
-            ),
-        ];
-        PlaceOf = [.. Smallest.Select(places => Inverse(places))];
     }
 
     public Problem Problem { get; }
@@ -68,12 +54,6 @@ internal sealed class RankedProblem
 
     public WeighedCosts Costs { get; }
 
-    /// <summary>By level: its options, the one with the smallest part first.</summary>
-    public int[][] Smallest { get; }
-
-    /// <summary>By level and option: its place in <see cref="Smallest"/>.</summary>
-    public int[][] PlaceOf { get; }
-
     private static int[] MostSpareByShape(CoursePlay level, RankedOption[] options)
     {
         var byShape = new Dictionary<int, int>();
@@ -89,12 +69,4 @@ internal sealed class RankedProblem
     public Partial[] NewPartials(int count) => Partial.New(this, count);
 
     public static int[] First(RankedOption option) => option.Bundles.Length == 0 ? [] : option.Bundles[0].Ranks;
-
-    private static int[] Inverse(int[] places)
-    {
-        var inverse = new int[places.Length];
-        for (var place = 0; place < places.Length; place++)
-            inverse[places[place]] = place;
-        return inverse;
-    }
 }

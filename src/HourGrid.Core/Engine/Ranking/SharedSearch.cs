@@ -73,14 +73,15 @@ internal static unsafe class SharedSearch
         var options = new int[LevelsShared];
         fixed (ulong* state = root.State)
             Add(0, state, 0);
-        pieces.Sort((one, other) => one.Cost.CompareTo(other.Cost));
-        return pieces;
+        // In this order equals stay as they are: those of the smallest parts first.
+        return [.. pieces.OrderBy(piece => piece.Cost)];
 
         void Add(int level, ulong* state, long cost)
         {
             var next = choosing.Scratch(level + 1);
             var open = new long[ranked.Options[level].Length];
             var count = partials[level].CostsWith(ranked.Levels[level], state, cost, threshold, open);
+            ranked.Levels[level].Sort(open.AsSpan(0, count));
             foreach (var one in open.AsSpan(0, count))
             {
                 var option = options[level] = Partial.OptionOf(one);
