@@ -95,7 +95,7 @@ internal sealed unsafe class RowWriter
         through = state;
         var its = layers.Frontier.State(state);
         if (layers.Frontier.Level == levels - 1)
-            FindOutlast(its);
+            choosing.FindOutlast(levels - 1, its, outlast);
         FindEndings(layers.Frontier.Level, its);
         WriteFound();
     }
@@ -118,7 +118,7 @@ internal sealed unsafe class RowWriter
         }
         Look();
         if (level == levels - 2)
-            FindOutlast(state);
+            choosing.FindOutlast(levels - 1, state, outlast);
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
@@ -131,21 +131,12 @@ internal sealed unsafe class RowWriter
         }
     }
 
-    /// <summary>The witnesses that nothing left of the last level rules out.</summary>
-    private void FindOutlast(ulong* state)
-    {
-        if (!choosing.HasRules)
-            return;
-        outlast.AsSpan().Fill(ulong.MaxValue);
-        choosing.CutToOpen(levels - 1, state, outlast);
-    }
-
     /// <summary>Lists the numbers that may stand last, and makes the endings of them.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private void FindLast(ulong* state)
     {
         var level = levels - 1;
-        var keepsWitnesses = !choosing.HasRules || choosing.WitnessesLast(state, outlast);
+        var keepsWitnesses = choosing.WitnessesLast(state, outlast);
         var allowed = last.Left(state);
         lasts = 0;
         for (var word = 0; word < first[levels] - first[level]; word++)

@@ -180,6 +180,16 @@ internal sealed unsafe class Choosing : IDisposable
         return witnesses;
     }
 
+    /// <summary>Finds the witnesses that no open option of a level rules out.</summary>
+    /// <param name="level">The level.</param>
+    /// <param name="state">Has a bit for every option that is open.</param>
+    /// <param name="witnesses">As <see cref="NewWitnesses"/> makes them; written over.</param>
+    public void FindOutlast(int level, ulong* state, ulong[] witnesses)
+    {
+        witnesses.AsSpan().Fill(ulong.MaxValue);
+        CutToOpen(level, state, witnesses);
+    }
+
     /// <summary>Takes away the witnesses that any open option of a level rules out.</summary>
     /// <param name="level">The level.</param>
     /// <param name="state">Has a bit for every option that is open.</param>

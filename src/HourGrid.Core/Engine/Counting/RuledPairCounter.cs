@@ -20,7 +20,6 @@ internal sealed unsafe class RuledPairCounter
     private readonly int lastFirst;
     private readonly int lastWords;
     private readonly int witnessesAt;
-    private readonly int witnessWords;
 
     private readonly PairCounter pairs;
 
@@ -30,6 +29,8 @@ internal sealed unsafe class RuledPairCounter
     // Whether options differ so little in what they take that pairs are best counted by it.
     private readonly bool lanesTell;
     private readonly ulong[] open;
+
+    // The witnesses that nothing left of the last level rules out, and of the last two.
     private readonly ulong[] outlast;
     private readonly ulong[] outlastBoth;
 
@@ -46,7 +47,6 @@ internal sealed unsafe class RuledPairCounter
         lastFirst = problem.Layout.First[^2];
         witnessesAt = problem.Layout.First[^1];
         lastWords = witnessesAt - lastFirst;
-        witnessWords = problem.Layout.LanesAt - witnessesAt;
         outlast = choosing.NewWitnesses();
         outlastBoth = choosing.NewWitnesses();
         last = new(choosing, level + 1);
@@ -59,7 +59,7 @@ internal sealed unsafe class RuledPairCounter
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public Pair Count(ulong* state)
     {
-        FindOutlast(state);
+        choosing.FindOutlast(level + 1, state, outlast);
         if (lanesTell && WitnessesOutlastBoth(state))
             return CountByTaking(state);
         ulong timetables = 0;
@@ -85,7 +85,7 @@ internal sealed unsafe class RuledPairCounter
     /// <summary>Options of the last level, from a state in which all others have chosen.</summary>
     public Pair CountLastAlone(ulong* state)
     {
-        FindOutlast(state);
+        choosing.FindOutlast(level + 1, state, outlast);
         return CountLast(state);
     }
 
@@ -120,20 +120,9 @@ internal sealed unsafe class RuledPairCounter
         return kept;
     }
 
-    /// <summary>The witnesses that nothing left of the last level rules out.</summary>
-    private void FindOutlast(ulong* state)
-    {
-        if (witnessWords == 0)
-            return;
-        outlast.AsSpan().Fill(ulong.MaxValue);
-        choosing.CutToOpen(level + 1, state, outlast);
-    }
-
     /// <summary>Whether no option left of the last two levels can rule out the last witness of a rule.</summary>
     private bool WitnessesOutlastBoth(ulong* state)
     {
-        if (witnessWords == 0)
-            return true;
         outlast.CopyTo(outlastBoth, 0);
         choosing.CutToOpen(level, state, outlastBoth);
         return choosing.WitnessesLast(state, outlastBoth);
