@@ -1,7 +1,5 @@
-using System.Numerics;
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
-using System.Runtime.Intrinsics.X86;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Counting;
@@ -11,8 +9,7 @@ namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>The measures of a timetable as far as it is chosen, one for each level of a search; written over and over.</summary>
 /// <remarks>
-/// Unsafe: <c>lanes</c> points at four times <see cref="WeekTables.Vectors"/> vectors of a pinned array held here, laid
-/// out as those of an option, and every loop over them ends there. Options come from the bits of states.
+/// Unsafe: its lanes are in a pinned array held here, which has room for them. Options come from the bits of states.
 /// </remarks>
 internal sealed unsafe class Partial
 {
@@ -20,11 +17,8 @@ internal sealed unsafe class Partial
     private readonly Weights weights;
     private readonly WeighedCosts costs;
     private readonly ulong[] owner;
-    private readonly Vector256<short>* lanes;
-    private readonly Vector256<short>* weightOfVector;
+    private readonly WeekLanes lanes;
     private readonly IdleScan scan;
-    private readonly int vectors;
-    private readonly int mostCampuses;
     private readonly int vectorsOfOption;
     private int earliest;
     private int latest;
@@ -45,21 +39,10 @@ internal sealed unsafe class Partial
         this.ranked = ranked;
         weights = ranked.Problem.Ask.Weights;
         costs = ranked.Costs;
-        var tables = ranked.Tables;
-        vectors = tables.Vectors;
-        vectorsOfOption = tables.VectorsOfOption;
-        weightOfVector = tables.WeightOfVector;
-        mostCampuses = tables.MostCampuses;
-        scan = new(vectors, weightOfVector);
+        vectorsOfOption = ranked.Tables.VectorsOfOption;
+        scan = new(ranked.Tables.Vectors, ranked.Tables.WeightOfVector);
         this.owner = owner;
-        lanes = Pinned.FirstVector(owner) + 4 * vectors * place;
-        for (var i = 0; i < vectors; i++)
-            (lanes[4 * i], lanes[4 * i + 1], lanes[4 * i + 2], lanes[4 * i + 3]) = (
-                Vector256.Create(OptionTable.NoStart),
-                default,
-                default,
-                default
-            );
+        lanes = new(ranked.Tables, Pinned.FirstVector(owner) + 4 * ranked.Tables.Vectors * place);
         earliest = OptionTable.NoStart;
         spare = Badness.EnoughSeats;
     }
@@ -93,7 +76,7 @@ internal sealed unsafe class Partial
         // Most options are too much by their idle time alone, beside everything else that this costs already.
         var besidesIdle = cost - costs.Idle(idle - level.With.MostBusy);
         mostIdle = costs.MostIdle(wanted - besidesIdle);
-        var found = scan.Find(lanes, level, state, mostIdle + after.MostBusy, into);
+        var found = scan.Find(lanes.First, level, state, mostIdle + after.MostBusy, into);
         var count = 0;
         for (var i = 0; i < found; i++)
         {
@@ -121,7 +104,7 @@ internal sealed unsafe class Partial
     /// <returns>Whether any is left.</returns>
     public bool CutLast(RankedLevel level, RankedLevel last, ulong* state, long[] found)
     {
-        var count = scan.Find(lanes, last, state, mostIdle + level.With.MostBusy - level.After.MostBusy, found);
+        var count = scan.Find(lanes.First, last, state, mostIdle + level.With.MostBusy - level.After.MostBusy, found);
         for (var word = last.FirstWord; word < last.EndWord; word++)
             state[word] = 0;
         foreach (var one in found.AsSpan(0, count))
@@ -139,7 +122,7 @@ internal sealed unsafe class Partial
             (changes + head->Changes + after.LeastChanges) * BestSearch.CostOfChange
             + costs.Wanted(taken + head->Taken + after.MostTaken);
         if (costs.HasMoves)
-            cost += costs.Moves(MovesWith(option + 1));
+            cost += costs.Moves(lanes.MovesWith(option + 1));
         return costs.HasRest ? cost + RestWith(level, number) : cost;
     }
 
@@ -153,19 +136,7 @@ internal sealed unsafe class Partial
     /// <summary>Becomes another one with an option added; its meetings are left out.</summary>
     public void Become(Partial other, RankedLevel level, int number)
     {
-        var from = other.lanes;
-        var added = level.Options + number * vectorsOfOption + 1;
-        var gaps = Vector256<int>.Zero;
-        for (var i = 0; i < vectors; i++, from += 4, added += 4)
-        {
-            var starts = Vector256.Min(from[0], added[0]);
-            var ends = Vector256.Max(from[1], added[1]);
-            var busy = from[2] + added[2];
-            var into = lanes + 4 * i;
-            (into[0], into[1], into[2], into[3]) = (starts, ends, busy, from[3] | added[3]);
-            gaps += IdleScan.Idle(starts, ends, busy, weightOfVector[i]);
-        }
-        idle = Vector256.Sum(gaps);
+        idle = lanes.Become(other.lanes, level.Options + number * vectorsOfOption + 1);
         var option = level.Tables[number];
         days = other.days | option.Head.Days;
         taken = other.taken + option.Head.Taken;
@@ -185,7 +156,7 @@ internal sealed unsafe class Partial
     private int Score(LeafMeasures leaf)
     {
         var score = weights.Wanted * ranked.Badness.Wanted(taken) + weights.Seats * Badness.Seats(spare);
-        var (classDays, weeks) = DaysAndWeeks();
+        var (classDays, weeks) = lanes.DaysAndWeeks();
         if (weeks == 0)
             return score;
         return score
@@ -205,7 +176,7 @@ internal sealed unsafe class Partial
     /// <param name="seats">The fewest free seats of its sections.</param>
     public WeekMeasures Measures(LeafMeasures leaf, int seats)
     {
-        var (classDays, weeks) = DaysAndWeeks();
+        var (classDays, weeks) = lanes.DaysAndWeeks();
         if (weeks == 0)
             return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
         return new(
@@ -213,7 +184,7 @@ internal sealed unsafe class Partial
             IdleMinutes: Mean(idle, weeks),
             EarliestStart: new Minute(earliest),
             LatestEnd: new Minute(latest),
-            LongestDay: LongestDay(),
+            LongestDay: lanes.LongestDay(),
             LongestStretch: leaf.LongestStretch,
             CampusMovesTenths: Mean(leaf.Moves * 10, weeks),
             SoftMinutes: Mean(soft, weeks),
@@ -258,62 +229,6 @@ internal sealed unsafe class Partial
         for (var at = 0; at < atLeast.Length; used >>= 8, at += 128)
             fewest = Math.Max(fewest, atLeast[at + (int)(used & 127)]);
         return fewest;
-    }
-
-    /// <summary>
-    /// Campus moves over all weeks, with an option added, that no meeting added takes away: on each day at least one
-    /// fewer than there are campuses.
-    /// </summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private int MovesWith(Vector256<short>* added)
-    {
-        var moves = Vector256<int>.Zero;
-        for (var i = 0; i < vectors; i++)
-            moves += IdleScan.Weighed(MovesAmong(lanes[4 * i + 3] | added[4 * i + 3]), weightOfVector[i]);
-        return Vector256.Sum(moves);
-    }
-
-    /// <summary>For each lane one fewer than it has campuses: each round takes one, and all but the last are moves.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private Vector256<short> MovesAmong(Vector256<short> campuses)
-    {
-        var several = campuses & (campuses - Vector256<short>.One);
-        var count = Vector256<short>.Zero;
-        for (var round = 1; round < mostCampuses; round++)
-        {
-            count += ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
-            several &= several - Vector256<short>.One;
-        }
-        return count;
-    }
-
-    /// <summary>Class days in the worst week, and weeks with any meeting.</summary>
-    private (int ClassDays, int Weeks) DaysAndWeeks()
-    {
-        var (most, weeks) = (0, 0);
-        for (var weekClass = 0; weekClass < ranked.Tables.Classes.Length; weekClass++)
-        {
-            var classDays = 0;
-            for (var i = 0; i < vectors; i++)
-            {
-                var meets = Vector256
-                    .GreaterThan(lanes[4 * i + 1], Vector256<short>.Zero)
-                    .ExtractMostSignificantBits();
-                classDays += BitOperations.PopCount(meets & ranked.Tables.LanesOf(weekClass, i));
-            }
-            most = Math.Max(most, classDays);
-            weeks += classDays > 0 ? ranked.Tables.WeeksIn[weekClass] : 0;
-        }
-        return (most, weeks);
-    }
-
-    private int LongestDay()
-    {
-        var longest = 0;
-        for (var i = 0; i < 4 * vectors; i += 4)
-        for (var lane = 0; lane < Vector256<short>.Count; lane++)
-            longest = Math.Max(longest, lanes[i + 1][lane] - lanes[i][lane]);
-        return longest;
     }
 
     private static int Mean(int sum, int weeks) => sum <= 0 ? 0 : (2 * sum + weeks) / (2 * weeks);

@@ -1,0 +1,118 @@
+using System.Numerics;
+using System.Runtime.CompilerServices;
+using System.Runtime.Intrinsics;
+
+namespace HourGrid.Core.Engine.Ranking;
+
+/// <summary>The days of what is chosen, all weekdays and week classes at once: laid out as those of an option are.</summary>
+/// <remarks>
+/// Unsafe: <c>first</c> points at four times <see cref="WeekTables.Vectors"/> vectors, which whoever made this keeps, and
+/// every loop over them ends there.
+/// </remarks>
+internal readonly unsafe struct WeekLanes
+{
+    private readonly WeekTables tables;
+    private readonly Vector256<short>* first;
+    private readonly Vector256<short>* weights;
+    private readonly int vectors;
+    private readonly int mostCampuses;
+
+    /// <summary>Days without any meeting.</summary>
+    /// <param name="tables">How lanes are laid out.</param>
+    /// <param name="first">Room for them.</param>
+    public WeekLanes(WeekTables tables, Vector256<short>* first)
+    {
+        this.tables = tables;
+        this.first = first;
+        weights = tables.WeightOfVector;
+        vectors = tables.Vectors;
+        mostCampuses = tables.MostCampuses;
+        for (var i = 0; i < vectors; i++)
+            (first[4 * i], first[4 * i + 1], first[4 * i + 2], first[4 * i + 3]) = (
+                Vector256.Create(OptionTable.NoStart),
+                default,
+                default,
+                default
+            );
+    }
+
+    /// <summary>The first of the vectors.</summary>
+    public Vector256<short>* First => first;
+
+    /// <summary>Becomes another's days with those of an option added.</summary>
+    /// <returns>Idle minutes over all weeks.</returns>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public int Become(WeekLanes other, Vector256<short>* added)
+    {
+        var idle = Vector256<int>.Zero;
+        for (var i = 0; i < 4 * vectors; i += 4)
+        {
+            var starts = Vector256.Min(other.first[i], added[i]);
+            var ends = Vector256.Max(other.first[i + 1], added[i + 1]);
+            var busy = other.first[i + 2] + added[i + 2];
+            first[i] = starts;
+            first[i + 1] = ends;
+            first[i + 2] = busy;
+            first[i + 3] = other.first[i + 3] | added[i + 3];
+            idle += IdleScan.Idle(starts, ends, busy, weights[i / 4]);
+        }
+        return Vector256.Sum(idle);
+    }
+
+    /// <summary>
+    /// Campus moves over all weeks, with an option added, that no meeting added takes away: on each day at least one
+    /// fewer than there are campuses.
+    /// </summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public int MovesWith(Vector256<short>* added)
+    {
+        var moves = Vector256<int>.Zero;
+        for (var i = 0; i < vectors; i++)
+            moves += IdleScan.Weighed(MovesAmong(first[4 * i + 3] | added[4 * i + 3]), weights[i]);
+        return Vector256.Sum(moves);
+    }
+
+    /// <summary>Class days in the worst week, and weeks with any meeting.</summary>
+    public (int ClassDays, int Weeks) DaysAndWeeks()
+    {
+        var (most, weeks) = (0, 0);
+        for (var weekClass = 0; weekClass < tables.Classes.Length; weekClass++)
+        {
+            var classDays = 0;
+            for (var i = 0; i < vectors; i++)
+            {
+                var meets = Vector256.GreaterThan(first[4 * i + 1], Vector256<short>.Zero);
+                classDays += BitOperations.PopCount(
+                    meets.ExtractMostSignificantBits() & tables.LanesOf(weekClass, i)
+                );
+            }
+            most = Math.Max(most, classDays);
+            weeks += classDays > 0 ? tables.WeeksIn[weekClass] : 0;
+        }
+        return (most, weeks);
+    }
+
+    /// <summary>Minutes from the first start to the last end of the longest day.</summary>
+    public int LongestDay()
+    {
+        var longest = 0;
+        for (var i = 0; i < 4 * vectors; i += 4)
+        for (var lane = 0; lane < Vector256<short>.Count; lane++)
+            longest = Math.Max(longest, first[i + 1][lane] - first[i][lane]);
+        return longest;
+    }
+
+    /// <summary>For each lane one fewer than it has campuses: each round takes one, and all but the last are moves.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private Vector256<short> MovesAmong(Vector256<short> campuses)
+    {
+        var several = campuses & (campuses - Vector256<short>.One);
+        var count = Vector256<short>.Zero;
+        for (var round = 1; round < mostCampuses; round++)
+        {
+            count += ~Vector256.Equals(several, Vector256<short>.Zero) & Vector256<short>.One;
+            several &= several - Vector256<short>.One;
+        }
+        return count;
+    }
+}
