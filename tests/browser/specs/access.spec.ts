@@ -69,6 +69,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectNoFaults(page);
     await page.keyboard.press('Escape');
     await desk.sketchMenu('Copy this sketch');
+    await expect(desk.sketchName).toHaveText('First sketch, copy');
     await desk.sketchMenu('Compare sketches…');
     await expect(page.getByRole('row', { name: /First sketch, copy/ })).toContainText('with class');
     await expectNoFaults(page);
