@@ -36,7 +36,7 @@ internal readonly unsafe struct IdleScan(int vectors, Vector256<short>* weights)
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private int FindByOne(Vector256<short>* lanes, RankedLevel level, ulong* state, long most, long[] into)
     {
-        const int width = 5;
+        const int width = 1 + 4;
         var count = 0;
         ref var first = ref MemoryMarshal.GetArrayDataReference(into);
         var (starts, ends, busy, weight) = (lanes[0], lanes[1], lanes[2], weights[0]);

@@ -20,7 +20,6 @@ internal sealed class WeighedCosts
 
     // By minutes a week; the others by their sum.
     private readonly int[] idle;
-    private readonly int idleWeight;
     private readonly ulong reciprocalOfWeight;
     private readonly int[] moves;
     private readonly int[] wanted;
@@ -33,7 +32,7 @@ internal sealed class WeighedCosts
     {
         weeks = Math.Max(1, tables.AllWeeks);
         reciprocal = (1UL << ReciprocalBits) / (2 * (ulong)weeks) + 1;
-        idleWeight = badness.Weights.Idle;
+        var idleWeight = badness.Weights.Idle;
         reciprocalOfWeight = (1UL << ReciprocalBits) / (uint)Math.Max(1, idleWeight) + 1;
         idle = Until(Badness.Idle, idleWeight);
         mostIdle = MostMinutes();
