@@ -15,8 +15,7 @@ internal sealed unsafe class Beam
 
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
-    private readonly BundlePicker picker;
-    private readonly BestList found;
+    private readonly Ceiling ceiling;
     private readonly LeafMeasures leaf;
     private readonly Partial whole;
     private readonly int width;
@@ -40,8 +39,7 @@ internal sealed unsafe class Beam
         this.wanted = wanted;
         this.width = width;
         levels = ranked.Problem.Levels.Count;
-        found = new BestList(wanted);
-        picker = new BundlePicker(ranked, root, found, byShape);
+        ceiling = new Ceiling(ranked, wanted, byShape);
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         its = new long[ranked.Options.Max(level => level.Length)];
         nodes = new(ranked, width);
@@ -58,7 +56,7 @@ internal sealed unsafe class Beam
     /// Good timetables, as many as are wanted where it can: their threshold is a ceiling for the exact search. It is
     /// widened until it finds as many.
     /// </summary>
-    public static BestList Find(
+    public static Ceiling Find(
         RankedProblem ranked,
         Choosing choosing,
         Root root,
@@ -72,8 +70,8 @@ internal sealed unsafe class Beam
             var beam = new Beam(ranked, choosing, root, wanted, byShape, width);
             for (var level = 0; level < beam.levels && beam.nodes.Count > 0 && !limit.IsOver(); level++)
                 beam.Narrow(level, limit);
-            if (beam.found.Worst is not null || beam.IsWhole || width >= Widest || limit.IsOver())
-                return beam.found;
+            if (beam.ceiling.IsReached || beam.IsWhole || width >= Widest || limit.IsOver())
+                return beam.ceiling;
         }
     }
 
@@ -92,7 +90,7 @@ internal sealed unsafe class Beam
         }
         CutTo(most);
         next.Count = 0;
-        for (var i = 0; i < open.Count && costs[i] <= found.Threshold; i++)
+        for (var i = 0; i < open.Count && costs[i] <= ceiling.Threshold; i++)
             if (isLast)
                 Offer(level, open[i].Node, open[i].Option);
             else
@@ -147,10 +145,10 @@ internal sealed unsafe class Beam
         whole.Become(nodes.Partials[node], ranked.Levels[level], option);
         if (whole.Taken == 0)
             return;
-        int[] chosen = [.. nodes.ChosenOf(node)];
+        var chosen = nodes.ChosenOf(node);
         chosen[level] = option;
         leaf.Measure(chosen);
-        picker.Offer(chosen, whole.Cost(leaf));
+        ceiling.Add(chosen, whole.Cost(leaf));
     }
 
     /// <summary>The nodes of one level, written over by those of the level after the next.</summary>

@@ -19,6 +19,9 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
     private long threshold = ceiling;
     private Ranked? worst;
 
+    /// <summary>The best first.</summary>
+    public static IComparer<Ranked> InOrder { get; } = Comparer<Ranked>.Create(Compare);
+
     /// <summary>A cost above this is not wanted any more; one equal to it may be.</summary>
     public long Threshold => Volatile.Read(ref threshold);
 
@@ -49,7 +52,7 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
     public Ranked[] Sorted()
     {
         lock (gate)
-            return [.. heap.UnorderedItems.Select(item => item.Element).Order(Comparer<Ranked>.Create(Compare))];
+            return [.. heap.UnorderedItems.Select(item => item.Element).Order(InOrder)];
     }
 
     private static int Compare(Ranked one, Ranked other) =>

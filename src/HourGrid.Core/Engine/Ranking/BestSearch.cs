@@ -26,6 +26,7 @@ internal sealed unsafe class BestSearch
     private readonly BundlePicker picker;
     private readonly LeafMeasures leaf;
     private readonly Partial[] partials;
+    private readonly PairsAhead? ahead;
 
     // By level: costs of the options that are open, each with its option in the low bits.
     private readonly long[][] open;
@@ -49,6 +50,7 @@ internal sealed unsafe class BestSearch
         levels = ranked.Problem.Levels.Count;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         partials = ranked.NewPartials(levels + 1);
+        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing) : null;
         open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
         picker = new BundlePicker(ranked, root, best, byShape);
@@ -69,7 +71,8 @@ internal sealed unsafe class BestSearch
         {
             var next = choosing.Scratch(level + 1);
             choosing.Choose(level, options[level], state, next);
-            Take(level, options[level]);
+            chosen[level] = options[level];
+            partials[level + 1].Become(partials[level], ranked.Levels[level], options[level]);
             state = next;
         }
         Search(options.Length, state, cost);
@@ -82,10 +85,11 @@ internal sealed unsafe class BestSearch
         // Whether they lead anywhere is looked at later, for the few that are left.
         var its = open[level];
         var count = partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, its);
-        if (count == 0 || (level == levels - 2 && !CutLast(state)))
+        if (count == 0)
             return;
         if (level < levels - LevelsUnsorted || atLeast == best.Threshold)
             ranked.Levels[level].Sort(its.AsSpan(0, count));
+        var looksAhead = level == levels - PairsAhead.LevelsLeft;
         for (var i = 0; i < count && !IsStopped; i++)
         {
             var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
@@ -94,27 +98,17 @@ internal sealed unsafe class BestSearch
             var next = choosing.Scratch(level + 1);
             if (!choosing.Choose(level, option, state, next))
                 continue;
-            Take(level, option);
+            chosen[level] = option;
             if (cost == best.Threshold && picker.ComesTooLate(chosen, level + 1, next))
                 continue;
+            if (looksAhead && !ahead!.AnyWith(partials[level], option, cost, best.Threshold, next))
+                continue;
+            partials[level + 1].Become(partials[level], ranked.Levels[level], option);
             if (level + 1 == levels)
                 Leaf();
             else
                 Search(level + 1, next, cost);
         }
-    }
-
-    /// <summary>Looks from the level before the last at both, so that most of its options meet nothing.</summary>
-    private bool CutLast(ulong* state)
-    {
-        var (level, last) = (levels - 2, levels - 1);
-        return partials[level].CutLast(ranked.Levels[level], ranked.Levels[last], state, open[last]);
-    }
-
-    private void Take(int level, int option)
-    {
-        chosen[level] = option;
-        partials[level + 1].Become(partials[level], ranked.Levels[level], option);
     }
 
     private void Leaf()

@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measuring;
 
@@ -12,12 +13,15 @@ internal sealed class LevelBounds
 {
     private const int DaySets = 128;
 
+    // By class that matters and weekdays used so far: the fewest weekdays used in the end.
+    private readonly byte[] daysAtLeast;
+
     /// <summary>After the last level: nothing is added.</summary>
     public LevelBounds(WeekTables tables)
     {
         LatestEarliest = OptionTable.NoStart;
         MostSpare = Badness.EnoughSeats;
-        DaysAtLeast =
+        daysAtLeast =
         [
             .. tables.DayClasses.SelectMany(_ =>
                 Enumerable.Range(0, DaySets).Select(days => (byte)BitOperations.PopCount((uint)days))
@@ -37,7 +41,7 @@ internal sealed class LevelBounds
         MostSpare = Math.Min(after.MostSpare, ranked.Max(option => option.MostSpare));
         LeastChanges = after.LeastChanges + options.Min(option => option.Head.Changes);
         FewestSections = after.FewestSections + ranked.Min(option => option.FewestSections);
-        DaysAtLeast = Days(after.DaysAtLeast, tables, options);
+        daysAtLeast = Days(after.daysAtLeast, tables, options);
     }
 
     /// <summary>Busy minutes over all weeks that later levels can add at most: so much idle time they can fill.</summary>
@@ -57,8 +61,16 @@ internal sealed class LevelBounds
     public int LeastChanges { get; }
     public int FewestSections { get; }
 
-    /// <summary>By class that matters and weekdays used so far: the fewest weekdays used in the end.</summary>
-    public byte[] DaysAtLeast { get; }
+    /// <summary>The fewest class days in the worst week there will be.</summary>
+    /// <param name="used">The weekdays used so far, for the classes that can matter, a byte each.</param>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public int DaysAtLeast(ulong used)
+    {
+        var fewest = 0;
+        for (var at = 0; at < daysAtLeast.Length; used >>= 8, at += DaySets)
+            fewest = Math.Max(fewest, daysAtLeast[at + (int)(used & (DaySets - 1))]);
+        return fewest;
+    }
 
     /// <summary>For each level, and the end after the last.</summary>
     public static LevelBounds[] Of(Problem problem, WeekTables tables, RankedOption[][] ranked)

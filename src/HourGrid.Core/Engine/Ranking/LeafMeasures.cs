@@ -61,7 +61,7 @@ internal sealed class LeafMeasures
     public int BreaksMissed { get; private set; }
 
     /// <param name="chosen">An option of each level.</param>
-    public void Measure(int[] chosen)
+    public void Measure(ReadOnlySpan<int> chosen)
     {
         if (!isWanted)
             return;

@@ -18,7 +18,6 @@ internal sealed unsafe class Partial
     private readonly WeighedCosts costs;
     private readonly ulong[] owner;
     private readonly WeekLanes lanes;
-    private readonly IdleScan scan;
     private readonly int vectorsOfOption;
     private int earliest;
     private int latest;
@@ -30,9 +29,8 @@ internal sealed unsafe class Partial
     private int changes;
     private ulong days;
 
-    // Idle minutes over all weeks: those there are, and the most of which anything wanted can come, as was found last.
+    // Over all weeks.
     private int idle;
-    private long mostIdle;
 
     private Partial(RankedProblem ranked, ulong[] owner, int place)
     {
@@ -40,7 +38,6 @@ internal sealed unsafe class Partial
         weights = ranked.Problem.Ask.Weights;
         costs = ranked.Costs;
         vectorsOfOption = ranked.Tables.VectorsOfOption;
-        scan = new(ranked.Tables.Vectors, ranked.Tables.WeightOfVector);
         this.owner = owner;
         lanes = new(ranked.Tables, Pinned.FirstVector(owner) + 4 * ranked.Tables.Vectors * place);
         earliest = OptionTable.NoStart;
@@ -48,6 +45,11 @@ internal sealed unsafe class Partial
     }
 
     public int Taken => taken;
+
+    /// <summary>The weekdays with a meeting, for the classes that can matter, a byte each.</summary>
+    public ulong Days => days;
+
+    public WeekLanes Lanes => lanes;
 
     /// <summary>So many of which nothing is chosen yet.</summary>
     public static Partial[] New(RankedProblem ranked, int count)
@@ -69,14 +71,29 @@ internal sealed unsafe class Partial
     /// <param name="wanted">Costs above are of no use.</param>
     /// <param name="into">Takes the costs, each with its option in the low bits, see <see cref="OptionOf"/>.</param>
     /// <returns>How many there are.</returns>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public int CostsWith(RankedLevel level, ulong* state, long cost, long wanted, long[] into)
     {
-        var after = level.After;
-        // Most options are too much by their idle time alone, beside everything else that this costs already.
         var besidesIdle = cost - costs.Idle(idle - level.With.MostBusy);
-        mostIdle = costs.MostIdle(wanted - besidesIdle);
-        var found = scan.Find(lanes.First, level, state, mostIdle + after.MostBusy, into);
+        return CostsWith(level, level.After, state, besidesIdle, wanted, into);
+    }
+
+    /// <summary>As <see cref="CostsWith"/>, where the options of all other levels are chosen.</summary>
+    public int CostsAsLast(RankedLevel level, ulong* state, long wanted, long[] into) =>
+        CostsWith(level, ranked.Bounds[^1], state, 0, wanted, into);
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private int CostsWith(
+        RankedLevel level,
+        LevelBounds after,
+        ulong* state,
+        long besidesIdle,
+        long wanted,
+        long[] into
+    )
+    {
+        // Most options are too much by their idle time alone, beside everything else that this costs already.
+        var mostIdle = costs.MostIdle(wanted - besidesIdle) + after.MostBusy;
+        var found = IdleScan.Find(ranked.Tables, lanes.First, level, state, mostIdle, into);
         var count = 0;
         for (var i = 0; i < found; i++)
         {
@@ -84,46 +101,27 @@ internal sealed unsafe class Partial
             var option = level.Options + number * vectorsOfOption;
             long with =
                 costs.Idle((int)CostOf(into[i]) - after.MostBusy)
-                + costs.Days(DaysAtLeast(days | ((OptionHead*)option)->Days, after.DaysAtLeast));
+                + costs.Days(after.DaysAtLeast(days | ((OptionHead*)option)->Days));
             if (with > wanted)
                 continue;
-            with += MoreWith(level, number, option);
+            with += MoreWith(level, after, number, option);
             if (with <= wanted)
                 into[count++] = Listed(with, number);
         }
         return count;
     }
 
-    /// <summary>
-    /// Takes away the options of the last level that leave too much idle time, however much the level before it fills.
-    /// </summary>
-    /// <param name="level">The level before the last, for which <see cref="CostsWith"/> was asked just before.</param>
-    /// <param name="last">The last level.</param>
-    /// <param name="state">Has a bit for every option that is open.</param>
-    /// <param name="found">Room for as many as the last level has.</param>
-    /// <returns>Whether any is left.</returns>
-    public bool CutLast(RankedLevel level, RankedLevel last, ulong* state, long[] found)
-    {
-        var count = scan.Find(lanes.First, last, state, mostIdle + level.With.MostBusy - level.After.MostBusy, found);
-        for (var word = last.FirstWord; word < last.EndWord; word++)
-            state[word] = 0;
-        foreach (var one in found.AsSpan(0, count))
-            state[last.FirstWord + (OptionOf(one) >> 6)] |= 1UL << (OptionOf(one) & 63);
-        return count > 0;
-    }
-
     /// <summary>The part of the cost that days and idle time do not make, at least.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private long MoreWith(RankedLevel level, int number, Vector256<short>* option)
+    private long MoreWith(RankedLevel level, LevelBounds after, int number, Vector256<short>* option)
     {
-        var after = level.After;
         var head = (OptionHead*)option;
         var cost =
             (changes + head->Changes + after.LeastChanges) * BestSearch.CostOfChange
             + costs.Wanted(taken + head->Taken + after.MostTaken);
         if (costs.HasMoves)
             cost += costs.Moves(lanes.MovesWith(option + 1));
-        return costs.HasRest ? cost + RestWith(level, number) : cost;
+        return costs.HasRest ? cost + RestWith(level, after, number) : cost;
     }
 
     /// <summary>A cost and its option in one number, which sorts by the cost.</summary>
@@ -196,9 +194,9 @@ internal sealed unsafe class Partial
     }
 
     /// <summary>The part of the score that is left: starts, ends, stretches, soft rules and seats.</summary>
-    private int RestWith(RankedLevel level, int number)
+    private int RestWith(RankedLevel level, LevelBounds after, int number)
     {
-        var (after, option, optionSpare) = (level.After, level.Tables[number], level.MostSpare[number]);
+        var (option, optionSpare) = (level.Tables[number], level.MostSpare[number]);
         var score = 0;
         // Without any meeting these two count nothing; with one, at least so much.
         var first = Math.Min(Math.Min(earliest, option.EarliestStart), after.LatestEarliest);
@@ -219,16 +217,6 @@ internal sealed unsafe class Partial
         if (weights.Seats != 0)
             score += weights.Seats * Badness.Seats(Math.Min(Math.Min(spare, optionSpare), after.MostSpare));
         return score;
-    }
-
-    /// <summary>The fewest class days in the worst week there will be.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static int DaysAtLeast(ulong used, byte[] atLeast)
-    {
-        var fewest = 0;
-        for (var at = 0; at < atLeast.Length; used >>= 8, at += 128)
-            fewest = Math.Max(fewest, atLeast[at + (int)(used & 127)]);
-        return fewest;
     }
 
     private static int Mean(int sum, int weeks) => sum <= 0 ? 0 : (2 * sum + weeks) / (2 * weeks);

@@ -10,6 +10,8 @@ namespace HourGrid.Core.Engine.Ranking;
 internal static unsafe class SharedSearch
 {
     private const int LevelsShared = 2;
+    private const int FewestExchanged = 20;
+    private const int MostExchanged = 1000;
 
     public static (Ranked[] Found, bool IsExact) Run(
         RankedProblem ranked,
@@ -20,15 +22,16 @@ internal static unsafe class SharedSearch
     )
     {
         using var choosing = new Choosing(ranked.Problem);
-        var first = Beam.Find(ranked, choosing, root, count, byShape, limit);
-        var best = new BestList(count, first.Threshold);
+        var ceiling = Beam.Find(ranked, choosing, root, count, byShape, limit);
+        Exchanges.Try(ranked, choosing, root, ceiling, Math.Clamp(count / 5, FewestExchanged, MostExchanged), limit);
+        var best = new BestList(count, ceiling.Threshold);
         var levels = ranked.Problem.Levels.Count;
         var isStopped = false;
         if (levels <= LevelsShared)
         {
             var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
             search.SearchBelow(root, [], 0);
-            return search.IsStopped ? (Together(best, first, count), false) : (best.Sorted(), true);
+            return search.IsStopped ? (Together(best), false) : (best.Sorted(), true);
         }
         var pieces = Pieces(ranked, choosing, root, best.Threshold);
         var taken = -1;
@@ -48,16 +51,25 @@ internal static unsafe class SharedSearch
                 Volatile.Write(ref isStopped, true);
             }
         );
-        return isStopped ? (Together(best, first, count), false) : (best.Sorted(), true);
-    }
+        return isStopped ? (Together(best), false) : (best.Sorted(), true);
 
-    /// <summary>The best found so far by both searches, each once.</summary>
-    private static Ranked[] Together(BestList best, BestList first, int count)
-    {
-        var both = new BestList(count);
-        foreach (var one in best.Sorted().Concat(first.Sorted()).DistinctBy(found => string.Join(',', found.Ranks)))
-            both.Offer(one);
-        return both.Sorted();
+        // The best found so far on either way, each once.
+        Ranked[] Together(BestList found)
+        {
+            var first = new BestList(count);
+            var picker = new BundlePicker(ranked, root, first, byShape);
+            foreach (var (chosen, cost) in ceiling.All)
+                picker.Offer(chosen, cost);
+            return
+            [
+                .. found
+                    .Sorted()
+                    .Concat(first.Sorted())
+                    .DistinctBy(one => string.Join(',', one.Ranks))
+                    .Order(BestList.InOrder)
+                    .Take(count),
+            ];
+        }
     }
 
     /// <summary>The choices for the first levels, with the cost that no completion beats, the least first.</summary>

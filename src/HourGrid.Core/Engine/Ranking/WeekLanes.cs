@@ -54,7 +54,7 @@ internal readonly unsafe struct WeekLanes
             first[i + 1] = ends;
             first[i + 2] = busy;
             first[i + 3] = other.first[i + 3] | added[i + 3];
-            idle += IdleScan.Idle(starts, ends, busy, weights[i / 4]);
+            idle += IdleLanes.Idle(starts, ends, busy, weights[i / 4]);
         }
         return Vector256.Sum(idle);
     }
@@ -68,7 +68,7 @@ internal readonly unsafe struct WeekLanes
     {
         var moves = Vector256<int>.Zero;
         for (var i = 0; i < vectors; i++)
-            moves += IdleScan.Weighed(MovesAmong(first[4 * i + 3] | added[4 * i + 3]), weights[i]);
+            moves += IdleLanes.Weighed(MovesAmong(first[4 * i + 3] | added[4 * i + 3]), weights[i]);
         return Vector256.Sum(moves);
     }
 

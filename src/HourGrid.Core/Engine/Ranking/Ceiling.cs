@@ -1,0 +1,93 @@
+using HourGrid.Core.Measuring;
+
+namespace HourGrid.Core.Engine.Ranking;
+
+/// <summary>
+/// Timetables found on the way to the best: once there are as many as are wanted, nothing that costs more than the worst
+/// of them need be looked at.
+/// </summary>
+/// <param name="ranked">What is ranked.</param>
+/// <param name="wanted">How many are wanted, at least 1.</param>
+/// <param name="byShape">Whether each week shape counts once.</param>
+internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
+{
+    private readonly List<Found> found = [];
+    private readonly HashSet<ulong> known = [];
+
+    // How many timetables cost so much, the most first; and how many they are together.
+    private readonly PriorityQueue<int, long> counts = new();
+    private int counted;
+
+    /// <summary>A choice of options and its cost, with the most seats to spare that its hours have.</summary>
+    public readonly record struct Found(int[] Chosen, long Cost);
+
+    /// <summary>So many timetables as are wanted cost no more than this.</summary>
+    public long Threshold { get; private set; } = long.MaxValue;
+
+    /// <summary>Whether as many as are wanted have been found.</summary>
+    public bool IsReached => Threshold < long.MaxValue;
+
+    /// <summary>All that were found, in the order in which they were.</summary>
+    public IReadOnlyList<Found> All => found;
+
+    /// <summary>Takes note of a timetable that stands, if it was not known and is under the ceiling.</summary>
+    /// <param name="chosen">An option of each level.</param>
+    /// <param name="cost">Its cost, with the most seats to spare that its hours have.</param>
+    public void Add(ReadOnlySpan<int> chosen, long cost)
+    {
+        var most = cost + SeatsMissing(chosen);
+        if (most > Threshold || !known.Add(KeyOf(chosen)))
+            return;
+        found.Add(new([.. chosen], cost));
+        var count = CountOf(chosen);
+        counts.Enqueue(count, -most);
+        counted += count;
+        while (counts.Count > 0 && counted - counts.Peek() >= wanted)
+            counted -= counts.Dequeue();
+        if (counted >= wanted && counts.TryPeek(out _, out var worst))
+            Threshold = -worst;
+    }
+
+    /// <summary>
+    /// What a choice costs more than the best of its hours: options of the same hours may have more seats to spare than
+    /// these.
+    /// </summary>
+    private long SeatsMissing(ReadOnlySpan<int> chosen)
+    {
+        var weight = ranked.Badness.Weights.Seats;
+        if (weight == 0)
+            return 0;
+        var (own, best) = (Badness.EnoughSeats, Badness.EnoughSeats);
+        for (var level = 0; level < chosen.Length; level++)
+        {
+            own = Math.Min(own, ranked.Options[level][chosen[level]].MostSpare);
+            best = Math.Min(best, ranked.MostSpare[level][chosen[level]]);
+        }
+        return (long)weight * (Badness.Seats(own) - Badness.Seats(best));
+    }
+
+    /// <summary>How many timetables of a choice are sure to cost no more than its best one, no more than are wanted.</summary>
+    private int CountOf(ReadOnlySpan<int> chosen)
+    {
+        var count = 1L;
+        if (!byShape && ranked.Badness.Weights.Seats == 0)
+            for (var level = 0; level < chosen.Length; level++)
+                count = Math.Min(wanted, count * Math.Max(1, ranked.Options[level][chosen[level]].Bundles.Length));
+        return (int)count;
+    }
+
+    /// <summary>
+    /// A number that is nearly always another for another choice, or for another week shape (FNV-1a). Where it is not,
+    /// one timetable goes uncounted, and the ceiling is higher than it need be.
+    /// </summary>
+    private ulong KeyOf(ReadOnlySpan<int> chosen)
+    {
+        var key = 14695981039346656037UL;
+        for (var level = 0; level < chosen.Length; level++)
+        {
+            var option = byShape ? ranked.Problem.Levels[level].Options[chosen[level]].Shape : chosen[level];
+            key = (key ^ (ulong)option) * 1099511628211UL;
+        }
+        return key;
+    }
+}
