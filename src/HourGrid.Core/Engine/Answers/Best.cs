@@ -50,7 +50,8 @@ public static class Best
             );
         var found = Search(problem, offset + count, byShape, new WorkLimit(budget, cancellation));
         cancellation.ThrowIfCancellationRequested();
-        return new(found.DescribeFrom(offset), found.IsExact);
+        var places = Enumerable.Range(offset, Math.Max(0, found.Best.Length - offset));
+        return new(found.Describe([.. places]), found.IsExact);
     }
 
     internal static Ranking Search(Problem problem, int count, bool byShape, WorkLimit limit)
@@ -74,23 +75,44 @@ public static class Best
 /// <summary>What a search for the best found.</summary>
 internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] best, bool isExact)
 {
+    /// <summary>So few are described by one thread.</summary>
+    private const int FewToDescribe = 100;
+
     private readonly Dictionary<OfferedCourse, int> placeOf = problem
         .Courses.Index()
         .ToDictionary(course => course.Item.Offered, course => course.Index);
-    private readonly RankedMeasures? measures = ranked is null ? null : new(ranked);
 
     public Ranked[] Best => best;
 
     public bool IsExact => isExact;
 
-    /// <summary>Those after so many of the best, with their places.</summary>
-    public RankedTimetable[] DescribeFrom(int offset) =>
-        [.. best.Skip(offset).Select((ranked, i) => Describe(offset + i + 1, ranked))];
-
-    public RankedTimetable Describe(int rank, Ranked timetable)
+    /// <summary>Some of the best, with their ranks.</summary>
+    /// <param name="places">Which, the best being 0.</param>
+    public RankedTimetable[] Describe(IReadOnlyList<int> places)
     {
-        var measured = measures!.Of(timetable);
-        return new(rank, ranked!.Badness.Score(measured), TimetableOf(timetable), measured);
+        var described = new RankedTimetable[places.Count];
+        if (ranked is null)
+            return described;
+        var threads = new ParallelOptions
+        {
+            MaxDegreeOfParallelism = Math.Clamp(places.Count / FewToDescribe, 1, Environment.ProcessorCount),
+        };
+        Parallel.For(
+            0,
+            places.Count,
+            threads,
+            () => new RankedMeasures(ranked),
+            (i, _, measures) =>
+            {
+                var timetable = best[places[i]];
+                var measured = measures.Of(timetable);
+                var score = ranked.Badness.Score(measured);
+                described[i] = new(places[i] + 1, score, TimetableOf(timetable), measured);
+                return measures;
+            },
+            _ => { }
+        );
+        return described;
     }
 
     private Timetable TimetableOf(Ranked timetable)

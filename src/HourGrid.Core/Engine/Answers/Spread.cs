@@ -35,10 +35,7 @@ public static class Spread
         ArgumentOutOfRangeException.ThrowIfNegative(count);
         var found = Best.Search(problem, From, byShape: true, new WorkLimit(budget, cancellation));
         cancellation.ThrowIfCancellationRequested();
-        return new(
-            [.. Pick(problem, found.Best, count).Select(i => found.Describe(i + 1, found.Best[i]))],
-            found.IsExact
-        );
+        return new(found.Describe(Pick(problem, found.Best, count)), found.IsExact);
     }
 
     private static List<int> Pick(Problem problem, Ranked[] best, int count)

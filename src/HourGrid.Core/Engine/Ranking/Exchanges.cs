@@ -82,7 +82,7 @@ internal sealed unsafe class Exchanges
             for (var i = 0; i < count; i++)
             {
                 chosen[level] = Partial.OptionOf(its[i]);
-                if (chosen[level] != known[level] && Stands(chosen))
+                if (chosen[level] != known[level] && StandsBesideLater(chosen, level) && KeepsRules(chosen))
                     Add(rest, level, chosen);
             }
             chosen[level] = known[level];
@@ -102,18 +102,30 @@ internal sealed unsafe class Exchanges
         return open;
     }
 
-    /// <summary>Whether all that is chosen may stand together.</summary>
-    private bool Stands(int[] chosen)
+    /// <summary>Whether an option may stand beside those chosen after it.</summary>
+    private bool StandsBesideLater(int[] chosen, int level)
     {
+        var row = choosing.Row(level, chosen[level]);
+        for (var later = level + 1; later < levels; later++)
+        {
+            var word = ranked.Levels[later].FirstWord - ranked.Levels[level].EndWord + (chosen[later] >> 6);
+            if ((row[word] >> chosen[later] & 1) == 0)
+                return false;
+        }
+        return true;
+    }
+
+    /// <summary>Whether all that is chosen, which may stand together, breaks no rule.</summary>
+    private bool KeepsRules(int[] chosen)
+    {
+        if (!choosing.HasRules)
+            return true;
         var state = choosing.Scratch(0);
         root.State.CopyTo(new Span<ulong>(state, root.State.Length));
         for (var level = 0; level < levels; level++)
         {
-            var word = ranked.Levels[level].FirstWord + (chosen[level] >> 6);
-            if ((state[word] >> chosen[level] & 1) == 0)
-                return false;
             var next = choosing.Scratch(level + 1);
-            if (!choosing.Choose(level, chosen[level], state, next))
+            if (!choosing.KeepsRules(level, chosen[level], state, next))
                 return false;
             state = next;
         }

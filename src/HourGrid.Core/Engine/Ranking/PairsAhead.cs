@@ -17,6 +17,9 @@ internal sealed unsafe class PairsAhead
     /// <summary>How many levels before the end it looks from.</summary>
     public const int LevelsLeft = 3;
 
+    /// <summary>So few options of the level before the last do not pay for cutting those of the last.</summary>
+    private const int Few = 2;
+
     private readonly WeekTables tables;
     private readonly WeighedCosts costs;
     private readonly Choosing choosing;
@@ -72,9 +75,8 @@ internal sealed unsafe class PairsAhead
         left +=
             costs.Idle(idle - level.After.MostBusy) + costs.Days(level.After.DaysAtLeast(days)) + costs.Wanted(taken);
         var loosest = costs.MostIdle(left - costs.Days(level.After.DaysAtLeast(days)) - costs.Wanted(taken));
-        if (
-            !Cut(with, width, next, loosest + lastFills, state) || !Cut(with, width, last, loosest + nextFills, state)
-        )
+        var others = Cut(with, width, next, loosest + lastFills, state);
+        if (others == 0 || (others > Few && Cut(with, width, last, loosest + nextFills, state) == 0))
             return false;
         for (var word = next.FirstWord; word < next.EndWord; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
@@ -97,12 +99,12 @@ internal sealed unsafe class PairsAhead
     }
 
     /// <summary>Takes away the options of a level that leave too much idle time, however much of it is filled.</summary>
-    /// <returns>Whether any is left.</returns>
+    /// <returns>How many are left.</returns>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static bool Cut<T>(T before, int width, RankedLevel its, long most, ulong* state)
+    private static int Cut<T>(T before, int width, RankedLevel its, long most, ulong* state)
         where T : struct, ILanes<T>
     {
-        var any = 0UL;
+        var count = 0;
         var options = its.Options + 1;
         for (var word = its.FirstWord; word < its.EndWord; word++, options += 64 * width)
         {
@@ -113,9 +115,10 @@ internal sealed unsafe class PairsAhead
                 // Without a branch: the sign, in every bit.
                 left |= bits & (0 - bits) & (ulong)((idle - most - 1) >> 63);
             }
-            any |= state[word] = left;
+            state[word] = left;
+            count += BitOperations.PopCount(left);
         }
-        return any != 0;
+        return count;
     }
 
     /// <summary>Whether an option of the last level leaves no more than so many idle minutes, of those that a row has.</summary>

@@ -74,15 +74,15 @@ internal sealed unsafe class Partial
     public int CostsWith(RankedLevel level, ulong* state, long cost, long wanted, long[] into)
     {
         var besidesIdle = cost - costs.Idle(idle - level.With.MostBusy);
-        return CostsWith(level, level.After, state, besidesIdle, wanted, into);
+        return ListCosts(level, level.After, state, besidesIdle, wanted, into);
     }
 
     /// <summary>As <see cref="CostsWith"/>, where the options of all other levels are chosen.</summary>
     public int CostsAsLast(RankedLevel level, ulong* state, long wanted, long[] into) =>
-        CostsWith(level, ranked.Bounds[^1], state, 0, wanted, into);
+        ListCosts(level, ranked.Bounds[^1], state, 0, wanted, into);
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private int CostsWith(
+    private int ListCosts(
         RankedLevel level,
         LevelBounds after,
         ulong* state,
