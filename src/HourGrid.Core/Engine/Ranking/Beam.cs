@@ -10,16 +10,12 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </summary>
 internal sealed unsafe class Beam
 {
-    private const int Narrowest = 64;
-    private const int Widest = 4096;
-
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly Ceiling ceiling;
     private readonly LeafMeasures leaf;
     private readonly Partial whole;
     private readonly int width;
-    private readonly int wanted;
     private readonly int levels;
 
     // Costs of the options that are open at one node.
@@ -29,17 +25,17 @@ internal sealed unsafe class Beam
     private readonly List<long> costs = [];
     private readonly List<(int Node, int Option)> open = [];
     private long bound;
+    private bool isWhole = true;
     private Nodes nodes;
     private Nodes next;
 
-    private Beam(RankedProblem ranked, Choosing choosing, Root root, int wanted, bool byShape, int width)
+    private Beam(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling, int width)
     {
         this.ranked = ranked;
         this.choosing = choosing;
-        this.wanted = wanted;
+        this.ceiling = ceiling;
         this.width = width;
         levels = ranked.Problem.Levels.Count;
-        ceiling = new Ceiling(ranked, wanted, byShape);
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         its = new long[ranked.Options.Max(level => level.Length)];
         nodes = new(ranked, width);
@@ -49,36 +45,33 @@ internal sealed unsafe class Beam
         nodes.Count = 1;
     }
 
-    /// <summary>Whether nothing had to be left out for the width.</summary>
-    private bool IsWhole { get; set; } = true;
-
-    /// <summary>
-    /// Good timetables, as many as are wanted where it can: their threshold is a ceiling for the exact search. It is
-    /// widened until it finds as many.
-    /// </summary>
-    public static Ceiling Find(
+    /// <summary>Finds good timetables.</summary>
+    /// <param name="ranked">What is ranked.</param>
+    /// <param name="choosing">Knows its rows.</param>
+    /// <param name="root">The root.</param>
+    /// <param name="ceiling">Takes what is found.</param>
+    /// <param name="width">How many go on at each level.</param>
+    /// <param name="limit">Stops at any moment.</param>
+    /// <returns>Whether nothing had to be left out for the width.</returns>
+    public static bool Find(
         RankedProblem ranked,
         Choosing choosing,
         Root root,
-        int wanted,
-        bool byShape,
+        Ceiling ceiling,
+        int width,
         WorkLimit limit
     )
     {
-        for (var width = Math.Clamp(wanted / 3, Narrowest, Widest); ; width *= 3)
-        {
-            var beam = new Beam(ranked, choosing, root, wanted, byShape, width);
-            for (var level = 0; level < beam.levels && beam.nodes.Count > 0 && !limit.IsOver(); level++)
-                beam.Narrow(level, limit);
-            if (beam.ceiling.IsReached || beam.IsWhole || width >= Widest || limit.IsOver())
-                return beam.ceiling;
-        }
+        var beam = new Beam(ranked, choosing, root, ceiling, width);
+        for (var level = 0; level < beam.levels && beam.nodes.Count > 0 && !limit.IsOver(); level++)
+            beam.Narrow(level, limit);
+        return beam.isWhole;
     }
 
     private void Narrow(int level, WorkLimit limit)
     {
         var isLast = level + 1 == levels;
-        var most = isLast ? Math.Max(width, 2 * wanted) : width;
+        var most = isLast ? Math.Max(width, 2 * ceiling.Wanted) : width;
         costs.Clear();
         open.Clear();
         bound = long.MaxValue;
@@ -90,7 +83,7 @@ internal sealed unsafe class Beam
         }
         CutTo(most);
         next.Count = 0;
-        for (var i = 0; i < open.Count && costs[i] <= ceiling.Threshold; i++)
+        for (var i = 0; i < open.Count && costs[i] < ceiling.Threshold; i++)
             if (isLast)
                 Offer(level, open[i].Node, open[i].Option);
             else
@@ -104,7 +97,7 @@ internal sealed unsafe class Beam
         CollectionsMarshal.AsSpan(costs).Sort(CollectionsMarshal.AsSpan(open));
         if (costs.Count <= most)
             return;
-        IsWhole = false;
+        isWhole = false;
         bound = costs[most - 1];
         CollectionsMarshal.SetCount(costs, most);
         CollectionsMarshal.SetCount(open, most);

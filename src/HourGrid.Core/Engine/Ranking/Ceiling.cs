@@ -1,3 +1,5 @@
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Ranking;
@@ -11,6 +13,11 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <param name="byShape">Whether each week shape counts once.</param>
 internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
 {
+    private const int Narrowest = 64;
+    private const int Widest = 4096;
+    private const int FewestExchanged = 20;
+    private const int MostExchanged = 1000;
+
     private readonly List<Found> found = [];
     private readonly HashSet<ulong> known = [];
 
@@ -21,7 +28,10 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     /// <summary>A choice of options and its cost, with the most seats to spare that its hours have.</summary>
     public readonly record struct Found(int[] Chosen, long Cost);
 
-    /// <summary>So many timetables as are wanted cost no more than this.</summary>
+    /// <summary>How many are wanted.</summary>
+    public int Wanted => wanted;
+
+    /// <summary>So many timetables as are wanted cost no more than this; only what costs less lowers it.</summary>
     public long Threshold { get; private set; } = long.MaxValue;
 
     /// <summary>Whether as many as are wanted have been found.</summary>
@@ -30,13 +40,35 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     /// <summary>All that were found, in the order in which they were.</summary>
     public IReadOnlyList<Found> All => found;
 
+    /// <summary>As low a ceiling as a short search finds: a beam and exchanges, widened until they find enough.</summary>
+    /// <param name="choosing">Knows the rows of what is ranked.</param>
+    /// <param name="root">The root.</param>
+    /// <param name="limit">Stops at any moment.</param>
+    public void Lower(Choosing choosing, Root root, WorkLimit limit)
+    {
+        for (var width = Math.Clamp(wanted / 10, Narrowest, Widest); ; width *= 3)
+        {
+            var isWhole = Beam.Find(ranked, choosing, root, this, width, limit);
+            Exchanges.Try(
+                ranked,
+                choosing,
+                root,
+                this,
+                Math.Clamp(wanted / 5, FewestExchanged, MostExchanged),
+                limit
+            );
+            if (IsReached || isWhole || width >= Widest || limit.IsOver())
+                return;
+        }
+    }
+
     /// <summary>Takes note of a timetable that stands, if it was not known and is under the ceiling.</summary>
     /// <param name="chosen">An option of each level.</param>
     /// <param name="cost">Its cost, with the most seats to spare that its hours have.</param>
     public void Add(ReadOnlySpan<int> chosen, long cost)
     {
         var most = cost + SeatsMissing(chosen);
-        if (most > Threshold || !known.Add(KeyOf(chosen)))
+        if (most >= Threshold || !known.Add(KeyOf(chosen)))
             return;
         found.Add(new([.. chosen], cost));
         var count = CountOf(chosen);

@@ -78,7 +78,7 @@ internal sealed unsafe class Exchanges
             for (var later = level + 1; later < levels; later++, rest = others)
                 others.Become(rest, ranked.Levels[later], chosen[later]);
             var state = OpenBeside(chosen, level);
-            var count = rest.CostsAsLast(ranked.Levels[level], state, ceiling.Threshold, its);
+            var count = rest.CostsAsLast(ranked.Levels[level], state, ceiling.Threshold - 1, its);
             for (var i = 0; i < count; i++)
             {
                 chosen[level] = Partial.OptionOf(its[i]);

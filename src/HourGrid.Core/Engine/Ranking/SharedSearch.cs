@@ -10,8 +10,6 @@ namespace HourGrid.Core.Engine.Ranking;
 internal static unsafe class SharedSearch
 {
     private const int LevelsShared = 2;
-    private const int FewestExchanged = 20;
-    private const int MostExchanged = 1000;
 
     public static (Ranked[] Found, bool IsExact) Run(
         RankedProblem ranked,
@@ -22,8 +20,8 @@ internal static unsafe class SharedSearch
     )
     {
         using var choosing = new Choosing(ranked.Problem);
-        var ceiling = Beam.Find(ranked, choosing, root, count, byShape, limit);
-        Exchanges.Try(ranked, choosing, root, ceiling, Math.Clamp(count / 5, FewestExchanged, MostExchanged), limit);
+        var ceiling = new Ceiling(ranked, count, byShape);
+        ceiling.Lower(choosing, root, limit);
         var best = new BestList(count, ceiling.Threshold);
         var levels = ranked.Problem.Levels.Count;
         var isStopped = false;
