@@ -51,7 +51,7 @@ public static class Best
         var found = Search(problem, offset + count, byShape, new WorkLimit(budget, cancellation));
         cancellation.ThrowIfCancellationRequested();
         var places = Enumerable.Range(offset, Math.Max(0, found.Best.Length - offset));
-        return new(found.Describe([.. places]), found.IsExact);
+        return new(found.Describe([.. places], cancellation), found.IsExact);
     }
 
     internal static Ranking Search(Problem problem, int count, bool byShape, WorkLimit limit)
@@ -88,13 +88,15 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
 
     /// <summary>Some of the best, with their ranks.</summary>
     /// <param name="places">Which, the best being 0.</param>
-    public RankedTimetable[] Describe(IReadOnlyList<int> places)
+    /// <param name="cancellation">Stops at any moment.</param>
+    public RankedTimetable[] Describe(IReadOnlyList<int> places, CancellationToken cancellation)
     {
         var described = new RankedTimetable[places.Count];
         if (ranked is null)
             return described;
         var threads = new ParallelOptions
         {
+            CancellationToken = cancellation,
             MaxDegreeOfParallelism = Math.Clamp(places.Count / FewToDescribe, 1, Environment.ProcessorCount),
         };
         Parallel.For(

@@ -64,7 +64,7 @@ public static class Nearest
         var found = Best.Search(problem, 1, byShape: false, limit);
         if (found.Best is not [var best])
             return new(null, null, [], 0, found.IsExact);
-        var nearest = found.Describe([0])[0];
+        var nearest = found.Describe([0], CancellationToken.None)[0];
         var changed = problem
             .Levels.Select((course, level) => (course, option: course.Options[best.Options[level]]))
             .Where(pair => pair.option.IsChange)

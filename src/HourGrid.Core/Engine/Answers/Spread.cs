@@ -35,7 +35,7 @@ public static class Spread
         ArgumentOutOfRangeException.ThrowIfNegative(count);
         var found = Best.Search(problem, From, byShape: true, new WorkLimit(budget, cancellation));
         cancellation.ThrowIfCancellationRequested();
-        return new(found.Describe(Pick(problem, found.Best, count)), found.IsExact);
+        return new(found.Describe(Pick(problem, found.Best, count), cancellation), found.IsExact);
     }
 
     private static List<int> Pick(Problem problem, Ranked[] best, int count)

@@ -5,8 +5,7 @@ using HourGrid.Core.Engine.Counting;
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// A first, narrow search: at each level only the most promising few go on. What it finds is good and not the best; its
-/// worst is a cost above which the exact search need not look.
+/// A first, narrow search: at each level only the most promising few go on. What it finds is good and not the best.
 /// </summary>
 internal sealed unsafe class Beam
 {

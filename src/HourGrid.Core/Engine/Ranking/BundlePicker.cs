@@ -127,7 +127,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
     {
         if (level == chosen.Length)
         {
-            RankedBundle[] bundles = [.. picked.OfType<RankedBundle>()];
+            var bundles = Picked();
             best.Offer(new(cost + Seats(spare), LookAlikes.Ranks(bundles), bundles, [.. chosen]));
             return;
         }
@@ -155,6 +155,18 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
                 Pick(chosen, level + 1, cost, most, with);
         }
         parts[level] = RankedProblem.First(option);
+    }
+
+    private RankedBundle[] Picked()
+    {
+        var count = 0;
+        foreach (var bundle in picked)
+            count += bundle is null ? 0 : 1;
+        var bundles = new RankedBundle[count];
+        foreach (var bundle in picked)
+            if (bundle is not null)
+                bundles[^count--] = bundle;
+        return bundles;
     }
 
     /// <summary>

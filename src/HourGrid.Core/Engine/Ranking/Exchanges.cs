@@ -55,8 +55,9 @@ internal sealed unsafe class Exchanges
     )
     {
         var exchanges = new Exchanges(ranked, choosing, root, ceiling);
-        for (var tried = 0; tried < count && exchanges.Next() is { } chosen && !limit.IsOver(); tried++)
-            exchanges.Exchange(chosen);
+        for (var tried = 0; tried < count && exchanges.Next() is { } chosen; tried++)
+            if (!exchanges.Exchange(chosen, limit))
+                return;
     }
 
     /// <summary>The best of those not tried yet that are under the ceiling.</summary>
@@ -67,11 +68,14 @@ internal sealed unsafe class Exchanges
         return ahead.TryDequeue(out var chosen, out var cost) && cost <= ceiling.Threshold ? chosen : null;
     }
 
-    private void Exchange(int[] known)
+    /// <returns>Whether there was time for it.</returns>
+    private bool Exchange(int[] known, WorkLimit limit)
     {
         int[] chosen = [.. known];
         for (var level = 0; level < levels; level++)
         {
+            if (limit.IsOver())
+                return false;
             if (level > 0)
                 before[level].Become(before[level - 1], ranked.Levels[level - 1], chosen[level - 1]);
             var rest = before[level];
@@ -87,6 +91,7 @@ internal sealed unsafe class Exchanges
             }
             chosen[level] = known[level];
         }
+        return true;
     }
 
     /// <summary>The options of a level that may stand beside those chosen before it.</summary>

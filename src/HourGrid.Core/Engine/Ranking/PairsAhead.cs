@@ -20,6 +20,9 @@ internal sealed unsafe class PairsAhead
     /// <summary>So few options of the level before the last do not pay for cutting those of the last.</summary>
     private const int Few = 2;
 
+    /// <summary>More are not looked at, so that whoever asks can look at the time.</summary>
+    private const int MostPairs = 200_000;
+
     private readonly WeekTables tables;
     private readonly WeighedCosts costs;
     private readonly Choosing choosing;
@@ -72,12 +75,18 @@ internal sealed unsafe class PairsAhead
         var days = node.Days | ((OptionHead*)added)->Days;
         var taken = node.Taken + ((OptionHead*)added)->Taken + level.After.MostTaken;
         // What days, idle time and courses left out may cost, all else being as cheap as it can be.
-        left +=
-            costs.Idle(idle - level.After.MostBusy) + costs.Days(level.After.DaysAtLeast(days)) + costs.Wanted(taken);
-        var loosest = costs.MostIdle(left - costs.Days(level.After.DaysAtLeast(days)) - costs.Wanted(taken));
+        left += costs.Idle(idle - level.After.MostBusy);
+        var loosest = costs.MostIdle(left);
+        left += costs.Days(level.After.DaysAtLeast(days)) + costs.Wanted(taken);
         var others = Cut(with, width, next, loosest + lastFills, state);
-        if (others == 0 || (others > Few && Cut(with, width, last, loosest + nextFills, state) == 0))
+        if (others == 0)
             return false;
+        if (others > Few)
+        {
+            var lasts = Cut(with, width, last, loosest + nextFills, state);
+            if (lasts == 0 || others * lasts > MostPairs)
+                return lasts > 0;
+        }
         for (var word = next.FirstWord; word < next.EndWord; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {

@@ -4,7 +4,7 @@ using HourGrid.Core.Engine.Counting;
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// Runs the search for the best on all processors: a beam gives the first ceiling; then each choice for the first two
+/// Runs the search for the best on all processors: first a ceiling is found; then each choice for the first two
 /// levels is a piece of work, the most promising first, and all share what they have found.
 /// </summary>
 internal static unsafe class SharedSearch
@@ -56,7 +56,7 @@ internal static unsafe class SharedSearch
         {
             var first = new BestList(count);
             var picker = new BundlePicker(ranked, root, first, byShape);
-            foreach (var (chosen, cost) in ceiling.All)
+            foreach (var (chosen, cost) in ceiling.All.OrderBy(one => one.Cost))
                 picker.Offer(chosen, cost);
             return
             [
