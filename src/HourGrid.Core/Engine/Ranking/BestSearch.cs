@@ -32,7 +32,9 @@ internal sealed unsafe class BestSearch
     private readonly long[][] open;
     private readonly int[] chosen;
     private readonly int levels;
-    private int nodes;
+
+    // How many options were looked at, since looking at the clock takes longer than at most of them.
+    private int looked;
 
     public BestSearch(
         RankedProblem ranked,
@@ -53,7 +55,7 @@ internal sealed unsafe class BestSearch
         ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing) : null;
         open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
-        picker = new BundlePicker(ranked, root, best, byShape);
+        picker = new BundlePicker(ranked, root, best, byShape, limit);
     }
 
     /// <summary>Whether the limit stopped the search, so that there may be better ones than those found.</summary>
@@ -80,8 +82,6 @@ internal sealed unsafe class BestSearch
 
     private void Search(int level, ulong* state, long atLeast)
     {
-        if ((++nodes & 63) == 0 && limit.IsOver())
-            IsStopped = true;
         // Whether they lead anywhere is looked at later, for the few that are left.
         var its = open[level];
         var count = partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, its);
@@ -92,6 +92,8 @@ internal sealed unsafe class BestSearch
         var looksAhead = level == levels - PairsAhead.LevelsLeft;
         for (var i = 0; i < count && !IsStopped; i++)
         {
+            if ((++looked & 63) == 0 && limit.IsOver())
+                IsStopped = true;
             var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
             if (cost > best.Threshold)
                 continue;
@@ -118,5 +120,6 @@ internal sealed unsafe class BestSearch
             return;
         leaf.Measure(chosen);
         picker.Offer(chosen, whole.Cost(leaf));
+        IsStopped |= picker.IsStopped;
     }
 }

@@ -9,11 +9,23 @@ namespace HourGrid.Core.Engine.Ranking;
 /// Goes from the options of a whole timetable to its bundles: to all of them that are among the best, or to the best
 /// one of the week shape. Knows the second half of the order, the registration numbers.
 /// </summary>
-internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestList best, bool byShape)
+internal sealed unsafe class BundlePicker(
+    RankedProblem ranked,
+    Root root,
+    BestList best,
+    bool byShape,
+    WorkLimit limit
+)
 {
     private readonly int[][] parts = new int[ranked.Problem.Levels.Count][];
     private readonly int[] merged = new int[ranked.Problem.Levels.Count];
     private readonly RankedBundle?[] picked = new RankedBundle?[ranked.Problem.Levels.Count];
+
+    // How many bundles were looked at, since looking at the clock takes longer than at most of them.
+    private int looked;
+
+    /// <summary>Whether the limit stopped it in the middle of a choice, so that not all timetables were offered.</summary>
+    public bool IsStopped { get; private set; }
 
     /// <summary>Offers the timetables of one choice of options.</summary>
     /// <param name="chosen">An option of each level.</param>
@@ -143,6 +155,10 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
             later = Math.Min(later, ranked.Options[l][chosen[l]].MostSpare);
         foreach (var bundle in option.Bundles)
         {
+            if ((++looked & 63) == 0 && limit.IsOver())
+                IsStopped = true;
+            if (IsStopped)
+                break;
             picked[level] = bundle;
             parts[level] = bundle.Ranks;
             var with = fewest - option.FewestSections + bundle.Ranks.Length;

@@ -55,7 +55,7 @@ internal static unsafe class SharedSearch
         Ranked[] Together(BestList found)
         {
             var first = new BestList(count);
-            var picker = new BundlePicker(ranked, root, first, byShape);
+            var picker = new BundlePicker(ranked, root, first, byShape, WorkLimit.None);
             foreach (var (chosen, cost) in ceiling.All.OrderBy(one => one.Cost))
                 picker.Offer(chosen, cost);
             return
