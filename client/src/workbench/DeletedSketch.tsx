@@ -1,10 +1,10 @@
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { call, http, type Sketch } from '@/api/client';
 import { sketchesQuery, sketchKey } from '@/api/queries';
 import { Button } from '@/ui/Button';
 
-type Deleted = { id: string; name: string };
+/** Kept beside the sketch, not in the view, which is made anew when another sketch opens. */
+type Deleted = { id: string; name: string; problem?: string };
 
 const deletedKey = (term: string) => ['deleted-sketch', term];
 
@@ -16,11 +16,11 @@ export const noteDeleted = (client: QueryClient, { id, name, term }: Sketch) =>
 export function DeletedSketch({ term }: { term: string }) {
   const client = useQueryClient();
   const { data } = useQuery<Deleted | null>({ queryKey: deletedKey(term), queryFn: () => null, staleTime: Infinity });
-  const [problem, setProblem] = useState<string | null>(null);
   if (!data) return null;
-  const forget = () => {
-    setProblem(null);
-    client.setQueryData(deletedKey(term), null);
+  const forget = () => client.setQueryData(deletedKey(term), null);
+  const tell = (error: unknown) => {
+    const problem = error instanceof Error ? error.message : 'It could not be had back.';
+    client.setQueryData<Deleted | null>(deletedKey(term), (now) => (now?.id === data.id ? { ...now, problem } : now));
   };
   const back = async () => {
     const sketch = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: data.id } } }));
@@ -30,10 +30,10 @@ export function DeletedSketch({ term }: { term: string }) {
   };
   return (
     <div role="status" className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12">
-      <span className={`min-w-0 break-words ${problem === null ? 'flex-1' : 'basis-full'}`}>
-        “{data.name}” is deleted. {problem}
+      <span className={`min-w-0 break-words ${data.problem === undefined ? 'flex-1' : 'basis-full'}`}>
+        “{data.name}” is deleted. {data.problem}
       </span>
-      <Button onClick={() => void back().catch((error: unknown) => setProblem(error instanceof Error ? error.message : 'It could not be had back.'))}>Undo</Button>
+      <Button onClick={() => void back().catch(tell)}>Undo</Button>
       <Button look="quiet" onClick={forget}>
         Dismiss
       </Button>

@@ -79,10 +79,21 @@ test('as many sketches as are kept: the menu shows the one that is open and reac
   await expect(page.getByRole('menuitemradio', { name: 'First sketch' })).toBeInViewport();
   await page.keyboard.press('Escape');
 
+  // What Undo was answered is also there once the sketch that is open next has come.
+  let openNext = () => {};
+  const mayOpen = new Promise<void>((resolve) => (openNext = resolve));
+  await page.route('**/api/terms/2027SP/sketch', async (route) => {
+    await mayOpen;
+    await route.continue();
+  });
   await desk.sketchMenu('Delete this sketch');
   await expect(page.getByText('“Sketch number 50” is deleted.')).toBeVisible();
   await make('In its place');
+  const refused = page.waitForResponse((response) => response.url().endsWith('/choose') && response.status() === 422);
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await refused;
+  openNext();
+  await expect(desk.sketchName).toHaveText('In its place');
   await expect(page.getByText('You have 50 sketches of this term, and no more are kept.')).toBeVisible();
 });
 
