@@ -89,7 +89,9 @@ test('as many sketches as are kept: the menu shows the one that is open and reac
   await desk.sketchMenu('Delete this sketch');
   await expect(page.getByText('“Sketch number 50” is deleted.')).toBeVisible();
   await make('In its place');
-  const refused = page.waitForResponse((response) => response.url().endsWith('/choose') && response.status() === 422);
+  const refused = page.waitForResponse(
+    (response) => response.url().endsWith('/choose') && response.status() === 422,
+  );
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await refused;
   openNext();
