@@ -52,7 +52,7 @@ internal sealed unsafe class BestSearch
         levels = ranked.Problem.Levels.Count;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         partials = ranked.NewPartials(levels + 1);
-        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing) : null;
+        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing, limit) : null;
         open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
         picker = new BundlePicker(ranked, root, best, byShape, limit);
@@ -82,14 +82,12 @@ internal sealed unsafe class BestSearch
 
     private void Search(int level, ulong* state, long atLeast)
     {
-        // Whether they lead anywhere is looked at later, for the few that are left.
         var its = open[level];
-        var count = partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, its);
+        var count = ListCosts(level, state, atLeast);
         if (count == 0)
             return;
         if (level < levels - LevelsUnsorted || atLeast == best.Threshold)
             ranked.Levels[level].Sort(its.AsSpan(0, count));
-        var looksAhead = level == levels - PairsAhead.LevelsLeft;
         for (var i = 0; i < count && !IsStopped; i++)
         {
             if ((++looked & 63) == 0 && limit.IsOver())
@@ -103,14 +101,25 @@ internal sealed unsafe class BestSearch
             chosen[level] = option;
             if (cost == best.Threshold && picker.ComesTooLate(chosen, level + 1, next))
                 continue;
-            if (looksAhead && !ahead!.AnyWith(partials[level], option, cost, best.Threshold, next))
-                continue;
             partials[level + 1].Become(partials[level], ranked.Levels[level], option);
             if (level + 1 == levels)
                 Leaf();
             else
                 Search(level + 1, next, cost);
         }
+    }
+
+    /// <summary>
+    /// Lists the options that may lead to something that is wanted. Whether they lead anywhere at all is looked at later,
+    /// for the few that are left.
+    /// </summary>
+    private int ListCosts(int level, ulong* state, long atLeast)
+    {
+        if (ahead is null || level != levels - PairsAhead.LevelsLeft)
+            return partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, open[level]);
+        var count = ahead.CostsWith(partials[level], state, atLeast, best.Threshold, open[level]);
+        IsStopped |= ahead.IsStopped;
+        return count;
     }
 
     private void Leaf()

@@ -8,14 +8,16 @@ namespace HourGrid.Core.Engine.Ranking;
 internal unsafe interface ILanes<T>
     where T : struct, ILanes<T>
 {
+    /// <summary>Vectors of an option: <see cref="WeekTables.VectorsOfOption"/>.</summary>
+    int Width { get; }
+
     /// <summary>Idle minutes over all weeks with an option added.</summary>
     /// <param name="added">The lanes of the option.</param>
     int IdleWith(Vector256<short>* added);
 
     /// <summary>These with an option added.</summary>
     /// <param name="added">The lanes of the option.</param>
-    /// <param name="room">As much room as these have, if it is needed.</param>
-    T With(Vector256<short>* added, Vector256<short>* room);
+    T With(Vector256<short>* added);
 }
 
 /// <summary>How idle time is found from lanes: one without a meeting has no start, and a gap far below 0.</summary>
@@ -45,9 +47,6 @@ internal static class IdleLanes
 /// <summary>Where one vector holds all lanes, nothing needs to be fetched but the option.</summary>
 internal readonly unsafe struct OneVector : ILanes<OneVector>
 {
-    /// <summary>Vectors of an option: <see cref="WeekTables.VectorsOfOption"/> here.</summary>
-    public const int Width = 1 + 4;
-
     private readonly Vector256<short> starts;
     private readonly Vector256<short> ends;
     private readonly Vector256<short> busy;
@@ -65,6 +64,12 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
         Vector256<short> weights
     ) => (this.starts, this.ends, this.busy, this.weights) = (starts, ends, busy, weights);
 
+    public int Width
+    {
+        [MethodImpl(MethodImplOptions.AggressiveInlining)]
+        get => 1 + 4;
+    }
+
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public int IdleWith(Vector256<short>* added) =>
         Vector256.Sum(
@@ -72,7 +77,7 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
         );
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public OneVector With(Vector256<short>* added, Vector256<short>* room) =>
+    public OneVector With(Vector256<short>* added) =>
         new(Vector256.Min(starts, added[0]), Vector256.Max(ends, added[1]), busy + added[2], weights);
 }
 
@@ -81,10 +86,16 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
 /// Unsafe: lanes are four times <see cref="WeekTables.Vectors"/> vectors, at least four, and every loop over them ends
 /// there.
 /// </remarks>
-internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<short>* lanes) : ILanes<SeveralVectors>
+/// <param name="tables">How lanes are laid out.</param>
+/// <param name="lanes">Those of what is chosen.</param>
+/// <param name="room">As much room as these take, for each option that is added to them one after the other.</param>
+internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<short>* lanes, Vector256<short>* room)
+    : ILanes<SeveralVectors>
 {
     private readonly int end = 4 * tables.Vectors;
     private readonly Vector256<short>* weights = tables.WeightOfVector;
+
+    public int Width => 1 + end;
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public int IdleWith(Vector256<short>* added)
@@ -101,7 +112,7 @@ internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<shor
     }
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public SeveralVectors With(Vector256<short>* added, Vector256<short>* room)
+    public SeveralVectors With(Vector256<short>* added)
     {
         for (var i = 0; i < end; i += 4)
             (room[i], room[i + 1], room[i + 2]) = (
@@ -109,6 +120,6 @@ internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<shor
                 Vector256.Max(lanes[i + 1], added[i + 1]),
                 lanes[i + 2] + added[i + 2]
             );
-        return new(tables, room);
+        return new(tables, room, room + end);
     }
 }

@@ -6,8 +6,8 @@ using HourGrid.Core.Engine.Counting;
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// Looks from the level before the last two at all pairs of theirs, by days and idle time alone: most nodes have none
-/// that is wanted, and need not be made.
+/// Looks from the level before the last two at all pairs of theirs, by days, idle time and courses taken: most options
+/// have none that is wanted, and their nodes need not be made.
 /// </summary>
 /// <remarks>
 /// Unsafe: options come from the bits of states, which are 0 past the last one; rows are those of the problem.
@@ -20,12 +20,13 @@ internal sealed unsafe class PairsAhead
     /// <summary>So few options of the level before the last do not pay for cutting those of the last.</summary>
     private const int Few = 2;
 
-    /// <summary>More are not looked at, so that whoever asks can look at the time.</summary>
+    /// <summary>More pairs of one option are not looked at; it may lead to something.</summary>
     private const int MostPairs = 200_000;
 
     private readonly WeekTables tables;
     private readonly WeighedCosts costs;
     private readonly Choosing choosing;
+    private readonly WorkLimit limit;
     private readonly RankedLevel level;
     private readonly RankedLevel next;
     private readonly RankedLevel last;
@@ -37,12 +38,17 @@ internal sealed unsafe class PairsAhead
     private readonly int nextTakes;
     private readonly ulong[] owner;
 
+    // How many options were looked at, since looking at the clock takes longer than at most of them.
+    private int looked;
+
     /// <param name="ranked">What is ranked, of at least three levels.</param>
     /// <param name="choosing">Knows its rows.</param>
-    public PairsAhead(RankedProblem ranked, Choosing choosing)
+    /// <param name="limit">Stops at any moment.</param>
+    public PairsAhead(RankedProblem ranked, Choosing choosing, WorkLimit limit)
     {
         (tables, costs) = (ranked.Tables, ranked.Costs);
         this.choosing = choosing;
+        this.limit = limit;
         nextLevel = ranked.Levels.Length - LevelsLeft + 1;
         (level, next, last) = (ranked.Levels[nextLevel - 1], ranked.Levels[nextLevel], ranked.Levels[nextLevel + 1]);
         (nextFills, lastFills) = (next.With.MostBusy - last.With.MostBusy, last.With.MostBusy);
@@ -50,96 +56,98 @@ internal sealed unsafe class PairsAhead
         owner = Pinned.Vectors(2 * 4 * tables.Vectors);
     }
 
-    /// <summary>Whether a pair may complete what is chosen and an option to something that is wanted.</summary>
+    /// <summary>Whether the limit stopped it, so that options may be missing from a list.</summary>
+    public bool IsStopped { get; private set; }
+
+    /// <summary>
+    /// As <see cref="Partial.CostsWith"/> for the first of these levels, without the options that no pair of the last two
+    /// completes to something that is wanted.
+    /// </summary>
     /// <param name="node">What is chosen before these levels.</param>
-    /// <param name="option">The option of the first of them.</param>
-    /// <param name="cost">A cost that nothing beats that comes of both, as <see cref="Partial.CostsWith"/> found it.</param>
+    /// <param name="state">Has a bit for every option that is open.</param>
+    /// <param name="cost">A cost that nothing beats that comes of it.</param>
     /// <param name="wanted">Costs above are of no use.</param>
-    /// <param name="state">The state they lead to; options of the last two levels that lead to nothing are taken out.</param>
-    public bool AnyWith(Partial node, int option, long cost, long wanted, ulong* state)
+    /// <param name="into">Takes the costs, each with its option in the low bits.</param>
+    /// <returns>How many there are.</returns>
+    public int CostsWith(Partial node, ulong* state, long cost, long wanted, long[] into)
     {
         var lanes = node.Lanes.First;
+        var room = Pinned.FirstVector(owner);
         return tables.Vectors == 1
-            ? AnyWith(new OneVector(tables, lanes), OneVector.Width, node, option, wanted - cost, state)
-            : AnyWith(new SeveralVectors(tables, lanes), tables.VectorsOfOption, node, option, wanted - cost, state);
+            ? CostsWith(new OneVector(tables, lanes), node, state, cost, wanted, into)
+            : CostsWith(new SeveralVectors(tables, lanes, room), node, state, cost, wanted, into);
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private bool AnyWith<T>(T before, int width, Partial node, int option, long left, ulong* state)
+    private int CostsWith<T>(T lanes, Partial node, ulong* state, long cost, long wanted, long[] into)
         where T : struct, ILanes<T>
     {
-        var room = Pinned.FirstVector(owner);
-        var added = level.Options + option * width;
-        var idle = before.IdleWith(added + 1);
-        var with = before.With(added + 1, room);
-        var days = node.Days | ((OptionHead*)added)->Days;
-        var taken = node.Taken + ((OptionHead*)added)->Taken + level.After.MostTaken;
-        // What days, idle time and courses left out may cost, all else being as cheap as it can be.
-        left += costs.Idle(idle - level.After.MostBusy);
-        var loosest = costs.MostIdle(left);
-        left += costs.Days(level.After.DaysAtLeast(days)) + costs.Wanted(taken);
-        var others = Cut(with, width, next, loosest + lastFills, state);
+        var after = level.After;
+        var left = choosing.Scratch(nextLevel);
+        var found = IdleScan.Find(lanes, level, state, node.MostIdleWith(level, after, cost, wanted), into);
+        var count = 0;
+        for (var i = 0; i < found; i++)
+        {
+            var (idle, number) = ((int)Partial.CostOf(into[i]), Partial.OptionOf(into[i]));
+            if (!choosing.Choose(nextLevel - 1, number, state, left))
+                continue;
+            if ((++looked & 63) == 0 && limit.IsOver())
+            {
+                IsStopped = true;
+                return count;
+            }
+            var option = level.Options + number * lanes.Width;
+            var head = (OptionHead*)option;
+            var days = node.Days | head->Days;
+            var taken = node.Taken + head->Taken + after.MostTaken;
+            var (ofIdle, ofDays) = (costs.Idle(idle - after.MostBusy), costs.Days(after.DaysAtLeast(days)));
+            var with = ofIdle + ofDays + node.MoreWith(level, after, number, option);
+            // What idle time may cost, and what it may together with days and courses left out, as the pairs tell them.
+            var forIdle = wanted - with + ofIdle;
+            var forAll = forIdle + ofDays + costs.Wanted(taken);
+            if (with <= wanted && AnyPair(lanes.With(option + 1), days, taken, forIdle, forAll, left))
+                into[count++] = Partial.Listed(with, number);
+        }
+        return count;
+    }
+
+    /// <summary>Whether a pair completes what is chosen to something that is wanted.</summary>
+    /// <param name="lanes">The lanes of what is chosen.</param>
+    /// <param name="days">Its days.</param>
+    /// <param name="taken">Courses taken, with the most that the pair can take.</param>
+    /// <param name="forIdle">What idle time may cost, all else being as cheap as it can be.</param>
+    /// <param name="forAll">What days, idle time and courses left out may cost together.</param>
+    /// <param name="state">The state; options of the last two levels that lead to nothing are taken out.</param>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private bool AnyPair<T>(T lanes, ulong days, int taken, long forIdle, long forAll, ulong* state)
+        where T : struct, ILanes<T>
+    {
+        var loosest = costs.MostIdle(forIdle);
+        var others = IdleScan.Cut(lanes, next, state, loosest + lastFills);
         if (others == 0)
             return false;
         if (others > Few)
         {
-            var lasts = Cut(with, width, last, loosest + nextFills, state);
+            var lasts = IdleScan.Cut(lanes, last, state, loosest + nextFills);
             if (lasts == 0 || others * lasts > MostPairs)
                 return lasts > 0;
         }
         for (var word = next.FirstWord; word < next.EndWord; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
-            var other = ((word - next.FirstWord) << 6) + BitOperations.TrailingZeroCount(bits);
-            var otherAdded = next.Options + other * width;
-            var head = (OptionHead*)otherAdded;
+            var number = ((word - next.FirstWord) << 6) + BitOperations.TrailingZeroCount(bits);
+            var option = next.Options + number * lanes.Width;
+            var head = (OptionHead*)option;
             var most = costs.MostIdle(
-                left
+                forAll
                     - costs.Days(next.After.DaysAtLeast(days | head->Days))
                     - costs.Wanted(taken - nextTakes + head->Taken)
             );
-            if (most < 0 || (most < loosest && with.IdleWith(otherAdded + 1) > most + lastFills))
+            if (most < 0 || (most < loosest && lanes.IdleWith(option + 1) > most + lastFills))
                 continue;
-            var withBoth = with.With(otherAdded + 1, room + 4 * tables.Vectors);
-            if (HasAny(withBoth, width, most, state, choosing.Row(nextLevel, other)))
+            if (IdleScan.Any(lanes.With(option + 1), last, state, choosing.Row(nextLevel, number), most))
                 return true;
         }
         return false;
-    }
-
-    /// <summary>Takes away the options of a level that leave too much idle time, however much of it is filled.</summary>
-    /// <returns>How many are left.</returns>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static int Cut<T>(T before, int width, RankedLevel its, long most, ulong* state)
-        where T : struct, ILanes<T>
-    {
-        var count = 0;
-        var options = its.Options + 1;
-        for (var word = its.FirstWord; word < its.EndWord; word++, options += 64 * width)
-        {
-            var left = 0UL;
-            for (var bits = state[word]; bits != 0; bits &= bits - 1)
-            {
-                long idle = before.IdleWith(options + BitOperations.TrailingZeroCount(bits) * width);
-                // Without a branch: the sign, in every bit.
-                left |= bits & (0 - bits) & (ulong)((idle - most - 1) >> 63);
-            }
-            state[word] = left;
-            count += BitOperations.PopCount(left);
-        }
-        return count;
-    }
-
-    /// <summary>Whether an option of the last level leaves no more than so many idle minutes, of those that a row has.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private bool HasAny<T>(T before, int width, long most, ulong* state, ulong* row)
-        where T : struct, ILanes<T>
-    {
-        var signs = 0L;
-        var options = last.Options + 1;
-        for (var word = last.FirstWord; word < last.EndWord; word++, options += 64 * width, row++)
-        for (var bits = state[word] & *row; bits != 0; bits &= bits - 1)
-            signs |= before.IdleWith(options + BitOperations.TrailingZeroCount(bits) * width) - most - 1;
-        return signs < 0;
     }
 }

@@ -73,26 +73,28 @@ internal sealed unsafe class Partial
     /// <returns>How many there are.</returns>
     public int CostsWith(RankedLevel level, ulong* state, long cost, long wanted, long[] into)
     {
-        var besidesIdle = cost - costs.Idle(idle - level.With.MostBusy);
-        return ListCosts(level, level.After, state, besidesIdle, wanted, into);
+        var mostIdle = MostIdleWith(level, level.After, cost, wanted);
+        return ListCosts(level, level.After, state, mostIdle, wanted, into);
     }
 
     /// <summary>As <see cref="CostsWith"/>, where the options of all other levels are chosen.</summary>
     public int CostsAsLast(RankedLevel level, ulong* state, long wanted, long[] into) =>
-        ListCosts(level, ranked.Bounds[^1], state, 0, wanted, into);
+        ListCosts(level, ranked.Bounds[^1], state, costs.MostIdle(wanted), wanted, into);
+
+    /// <summary>
+    /// The most idle minutes over all weeks with an option of a level added; most options are too much by them alone,
+    /// beside everything else that this costs already.
+    /// </summary>
+    /// <param name="level">The level.</param>
+    /// <param name="after">What comes after it.</param>
+    /// <param name="cost">A cost that nothing beats that comes of this, as it was found with its last option.</param>
+    /// <param name="wanted">Costs above are of no use.</param>
+    public long MostIdleWith(RankedLevel level, LevelBounds after, long cost, long wanted) =>
+        costs.MostIdle(wanted - cost + costs.Idle(idle - level.With.MostBusy)) + after.MostBusy;
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private int ListCosts(
-        RankedLevel level,
-        LevelBounds after,
-        ulong* state,
-        long besidesIdle,
-        long wanted,
-        long[] into
-    )
+    private int ListCosts(RankedLevel level, LevelBounds after, ulong* state, long mostIdle, long wanted, long[] into)
     {
-        // Most options are too much by their idle time alone, beside everything else that this costs already.
-        var mostIdle = costs.MostIdle(wanted - besidesIdle) + after.MostBusy;
         var found = IdleScan.Find(ranked.Tables, lanes.First, level, state, mostIdle, into);
         var count = 0;
         for (var i = 0; i < found; i++)
@@ -111,9 +113,13 @@ internal sealed unsafe class Partial
         return count;
     }
 
-    /// <summary>The part of the cost that days and idle time do not make, at least.</summary>
+    /// <summary>The part of the cost with an option of a level that days and idle time do not make, at least.</summary>
+    /// <param name="level">The level.</param>
+    /// <param name="after">What comes after it.</param>
+    /// <param name="number">The option's number.</param>
+    /// <param name="option">The option.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private long MoreWith(RankedLevel level, LevelBounds after, int number, Vector256<short>* option)
+    public long MoreWith(RankedLevel level, LevelBounds after, int number, Vector256<short>* option)
     {
         var head = (OptionHead*)option;
         var cost =

@@ -64,6 +64,7 @@ internal sealed class WeighedCosts
     public int Idle(int sum) => idle[Math.Min(Mean(Math.Max(0, sum)), idle.Length - 1)];
 
     /// <summary>The most idle minutes over all weeks that cost no more than so much; less than 0 if none do.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public long MostIdle(long cost)
     {
         if (cost < 0)
