@@ -4,14 +4,30 @@ using HourGrid.Core.Engine.Compiling;
 namespace HourGrid.Core.Engine;
 
 /// <summary>One bundle for each course taken, no conflict, every hard rule kept.</summary>
-/// <param name="Bundles">The bundles, in the order of the ask.</param>
-public sealed record Timetable(IReadOnlyList<Bundle> Bundles)
+public sealed record Timetable
 {
+    /// <param name="bundles">The bundles, in the order of the ask.</param>
+    public Timetable(IReadOnlyList<Bundle> bundles)
+        : this(bundles, Sorted(bundles)) { }
+
+    /// <param name="bundles">The bundles, in the order of the ask.</param>
+    /// <param name="sections">Their sections, sorted by registration number.</param>
+    internal Timetable(IReadOnlyList<Bundle> bundles, OfferedSection[] sections)
+    {
+        Bundles = bundles;
+        Sections = sections;
+        for (var i = 0; i < bundles.Count; i++)
+            Credits += bundles[i].Credits;
+    }
+
+    /// <summary>The bundles, in the order of the ask.</summary>
+    public IReadOnlyList<Bundle> Bundles { get; }
+
     /// <summary>Its sections, sorted by registration number; two timetables are the same when these are.</summary>
-    public IReadOnlyList<OfferedSection> Sections { get; } = Sorted(Bundles);
+    public IReadOnlyList<OfferedSection> Sections { get; }
 
     /// <summary>The credits of all its bundles.</summary>
-    public Credits Credits { get; } = Bundles.Aggregate(default(Credits), (sum, bundle) => sum + bundle.Credits);
+    public Credits Credits { get; }
 
     /// <summary>
     /// Sections put by, as the catalogue has them now, course by course in its order. Nothing is checked: they may be no
@@ -29,17 +45,6 @@ public sealed record Timetable(IReadOnlyList<Bundle> Bundles)
                 .Select(pair => new Bundle(pair.course, pair.its)),
         ]);
 
-    private static OfferedSection[] Sorted(IReadOnlyList<Bundle> bundles)
-    {
-        // Made by the thousand, so without the enumerators that a query takes.
-        var count = 0;
-        for (var i = 0; i < bundles.Count; i++)
-            count += bundles[i].Sections.Count;
-        var sections = new OfferedSection[count];
-        for (var i = 0; i < bundles.Count; i++)
-        for (var j = 0; j < bundles[i].Sections.Count; j++)
-            sections[--count] = bundles[i].Sections[j];
-        Array.Sort(sections, static (one, other) => one.Number.CompareTo(other.Number));
-        return sections;
-    }
+    private static OfferedSection[] Sorted(IReadOnlyList<Bundle> bundles) =>
+        [.. bundles.SelectMany(bundle => bundle.Sections).OrderBy(section => section.Number)];
 }

@@ -78,10 +78,6 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
     /// <summary>So few are described by one thread.</summary>
     private const int FewToDescribe = 100;
 
-    private readonly Dictionary<OfferedCourse, int> placeOf = problem
-        .Courses.Index()
-        .ToDictionary(course => course.Item.Offered, course => course.Index);
-
     public Ranked[] Best => best;
 
     public bool IsExact => isExact;
@@ -109,7 +105,7 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
                 var timetable = best[places[i]];
                 var measured = measures.Of(timetable);
                 var score = ranked.Badness.Score(measured);
-                described[i] = new(places[i] + 1, score, TimetableOf(timetable), measured);
+                described[i] = new(places[i] + 1, score, TimetableOf(ranked, timetable), measured);
                 return measures;
             },
             _ => { }
@@ -117,17 +113,17 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
         return described;
     }
 
-    private Timetable TimetableOf(Ranked timetable)
+    private Timetable TimetableOf(RankedProblem its, Ranked timetable)
     {
-        // Bundles stand in the order of levels; a timetable's in the order of the ask.
+        // Bundles stand in no order; a timetable's in the order of the ask.
+        var byPlace = new Bundle?[problem.Ask.Wanted.Count];
+        foreach (var bundle in timetable.Bundles)
+            byPlace[bundle.Place] = bundle.Bundle;
         var bundles = new Bundle[timetable.Bundles.Length];
-        var places = new int[bundles.Length];
-        for (var i = 0; i < bundles.Length; i++)
-        {
-            bundles[i] = timetable.Bundles[i].Bundle;
-            places[i] = placeOf[bundles[i].Course];
-        }
-        Array.Sort(places, bundles);
-        return new(bundles);
+        var count = 0;
+        foreach (var bundle in byPlace)
+            if (bundle is not null)
+                bundles[count++] = bundle;
+        return new(bundles, its.Order.Of(timetable.Ranks));
     }
 }

@@ -52,7 +52,11 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
     public Ranked[] Sorted()
     {
         lock (gate)
-            return [.. heap.UnorderedItems.Select(item => item.Element).Order(InOrder)];
+        {
+            Ranked[] all = [.. heap.UnorderedItems.Select(item => item.Element)];
+            Array.Sort(all, Compare);
+            return all;
+        }
     }
 
     private static int Compare(Ranked one, Ranked other) =>

@@ -6,20 +6,24 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <summary>The bundles of an option as ranking sees them: their ranks, and how many seats they have to spare.</summary>
 internal sealed class RankedOption
 {
-    public RankedOption(CourseOption option, RegistrationOrder order, bool seatsMatter)
+    /// <param name="option">The option.</param>
+    /// <param name="place">The place of its course among the wanted ones of the ask.</param>
+    /// <param name="order">Ranks its sections.</param>
+    /// <param name="seatsMatter">Whether seats to spare have a weight.</param>
+    public RankedOption(CourseOption option, int place, RegistrationOrder order, bool seatsMatter)
     {
-        Bundles =
-        [
-            .. option
-                .Bundles.Select(bundle => new RankedBundle(
-                    bundle,
-                    order.Of(bundle),
-                    seatsMatter ? Math.Min(Badness.EnoughSeats, bundle.FewestFreeSeats) : Badness.EnoughSeats
-                ))
-                .Order(Comparer<RankedBundle>.Create((x, y) => RegistrationOrder.CompareParts(x.Ranks, y.Ranks))),
-        ];
-        MostSpare = Bundles.Select(bundle => bundle.Spare).DefaultIfEmpty(Badness.EnoughSeats).Max();
-        FewestSections = Bundles.Select(bundle => bundle.Ranks.Length).DefaultIfEmpty(0).Min();
+        Bundles = new RankedBundle[option.Bundles.Count];
+        (MostSpare, FewestSections) = (Badness.EnoughSeats, 0);
+        for (var i = 0; i < Bundles.Length; i++)
+        {
+            var bundle = option.Bundles[i];
+            var ranks = order.Of(bundle);
+            var spare = seatsMatter ? Math.Min(Badness.EnoughSeats, bundle.FewestFreeSeats) : Badness.EnoughSeats;
+            Bundles[i] = new(bundle, place, ranks, spare);
+            MostSpare = i == 0 ? spare : Math.Max(MostSpare, spare);
+            FewestSections = i == 0 ? ranks.Length : Math.Min(FewestSections, ranks.Length);
+        }
+        Array.Sort(Bundles, static (x, y) => RegistrationOrder.CompareParts(x.Ranks, y.Ranks));
     }
 
     /// <summary>Its bundles, smallest part first; none where the course is left out.</summary>
@@ -33,9 +37,10 @@ internal sealed class RankedOption
 }
 
 /// <param name="Bundle">The bundle.</param>
+/// <param name="Place">The place of its course among the wanted ones of the ask.</param>
 /// <param name="Ranks">Ranks of its registration numbers, ascending.</param>
 /// <param name="Spare">The fewest free seats of its sections, no more than enough; enough where seats do not matter.</param>
-internal sealed record RankedBundle(Bundle Bundle, int[] Ranks, int Spare);
+internal sealed record RankedBundle(Bundle Bundle, int Place, int[] Ranks, int Spare);
 
 /// <summary>Finds the best of the timetables that have one week shape.</summary>
 internal static class LookAlikes

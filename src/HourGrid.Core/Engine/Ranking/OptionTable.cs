@@ -52,20 +52,20 @@ internal sealed unsafe class OptionTable
             Lanes[4 * i] = Vector256.Create(NoStart);
         var meetings = new List<DayMeeting>();
         var today = new List<Meeting>();
+        // Its meetings are in the order of a week, so that those of a day stand together.
+        var all = option.Meetings;
         for (var weekClass = 0; weekClass < tables.Classes.Length; weekClass++)
-        for (var weekday = Weekday.Monday; weekday <= Weekday.Sunday; weekday++)
+        for (int from = 0, to; from < all.Count; from = to)
         {
             today.Clear();
-            foreach (var meeting in option.Meetings)
-                if (meeting.Day == weekday && meeting.Weeks.Overlaps(tables.Classes[weekClass]))
-                    today.Add(meeting);
+            for (to = from; to < all.Count && all[to].Day == all[from].Day; to++)
+                if (all[to].Weeks.Overlaps(tables.Classes[weekClass]))
+                    today.Add(all[to]);
             if (today.Count == 0)
                 continue;
-            var number = WeekTables.DayOf(weekClass, weekday);
-            DaysByClass[weekClass] |= 1 << (int)weekday;
-            Add(today, number, soft, tables, meetings);
+            DaysByClass[weekClass] |= 1 << (int)today[0].Day;
+            Add(today, WeekTables.DayOf(weekClass, today[0].Day), soft, tables, meetings);
         }
-        // By class, day and time, since those of an option are in the order of a week.
         Meetings = [.. meetings];
     }
 
@@ -80,7 +80,7 @@ internal sealed unsafe class OptionTable
     /// <summary>The weekdays with a meeting, by week class, a bit each.</summary>
     public int[] DaysByClass { get; }
 
-    /// <summary>Its meetings day by day.</summary>
+    /// <summary>Its meetings by week class, day and time.</summary>
     public DayMeeting[] Meetings { get; }
 
     public int EarliestStart { get; private set; }

@@ -17,9 +17,6 @@ internal sealed unsafe class PairsAhead
     /// <summary>How many levels before the end it looks from.</summary>
     public const int LevelsLeft = 3;
 
-    /// <summary>So few options of the level before the last do not pay for cutting those of the last.</summary>
-    private const int Few = 2;
-
     /// <summary>More pairs of one option are not looked at; it may lead to something.</summary>
     private const int MostPairs = 200_000;
 
@@ -123,15 +120,12 @@ internal sealed unsafe class PairsAhead
         where T : struct, ILanes<T>
     {
         var loosest = costs.MostIdle(forIdle);
-        var others = IdleScan.Cut(lanes, next, state, loosest + lastFills);
-        if (others == 0)
+        var lasts = IdleScan.Cut(lanes, last, state, loosest + nextFills);
+        if (lasts == 0)
             return false;
-        if (others > Few)
-        {
-            var lasts = IdleScan.Cut(lanes, last, state, loosest + nextFills);
-            if (lasts == 0 || others * lasts > MostPairs)
-                return lasts > 0;
-        }
+        var others = IdleScan.Cut(lanes, next, state, loosest + lastFills);
+        if (others == 0 || others * lasts > MostPairs)
+            return others > 0;
         for (var word = next.FirstWord; word < next.EndWord; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {

@@ -12,7 +12,7 @@ internal sealed class RankedProblem
     {
         Problem = problem;
         Badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
-        var order = new RegistrationOrder(problem);
+        Order = new RegistrationOrder(problem);
         var seatsMatter = problem.Ask.Weights.Seats != 0;
         Options =
         [
@@ -21,7 +21,7 @@ internal sealed class RankedProblem
                     .Options.Select(option =>
                     {
                         cancellation.ThrowIfCancellationRequested();
-                        return new RankedOption(option, order, seatsMatter);
+                        return new RankedOption(option, level.Index, Order, seatsMatter);
                     })
                     .ToArray()
             ),
@@ -40,6 +40,8 @@ internal sealed class RankedProblem
     public RankedLevel[] Levels { get; }
 
     public Badness Badness { get; }
+
+    public RegistrationOrder Order { get; }
 
     /// <summary>By level and option.</summary>
     public RankedOption[][] Options { get; }

@@ -9,20 +9,31 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </summary>
 internal sealed class RegistrationOrder
 {
-    private readonly Dictionary<RegistrationNumber, int> ranks;
+    // By rank.
+    private readonly OfferedSection[] sections;
+    private readonly Dictionary<RegistrationNumber, int> ranks = [];
 
     public RegistrationOrder(Problem problem)
     {
-        ranks = problem
-            .Courses.SelectMany(course => course.Offered.Sections)
-            .Select(section => section.Number)
-            .Order()
-            .Select((number, rank) => (number, rank))
-            .ToDictionary(pair => pair.number, pair => pair.rank);
+        sections =
+        [
+            .. problem.Courses.SelectMany(course => course.Offered.Sections).OrderBy(section => section.Number),
+        ];
+        for (var rank = 0; rank < sections.Length; rank++)
+            ranks[sections[rank].Number] = rank;
     }
 
     /// <summary>The ranks of a bundle's sections, ascending.</summary>
-    public int[] Of(Bundle bundle) => [.. bundle.Sections.Select(section => ranks[section.Number])];
+    public int[] Of(Bundle bundle)
+    {
+        var its = new int[bundle.Sections.Count];
+        for (var i = 0; i < its.Length; i++)
+            its[i] = ranks[bundle.Sections[i].Number];
+        return its;
+    }
+
+    /// <summary>The sections of ranks.</summary>
+    public OfferedSection[] Of(int[] its) => Array.ConvertAll(its, rank => sections[rank]);
 
     /// <summary>The order of timetables.</summary>
     public static int Compare(ReadOnlySpan<int> one, ReadOnlySpan<int> other) => one.SequenceCompareTo(other);
