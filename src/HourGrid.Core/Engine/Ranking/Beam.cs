@@ -137,10 +137,10 @@ internal sealed unsafe class Beam
         whole.Become(nodes.Partials[node], ranked.Levels[level], option);
         if (whole.Taken == 0)
             return;
-        var chosen = nodes.ChosenOf(node);
+        int[] chosen = [.. nodes.ChosenOf(node)];
         chosen[level] = option;
         leaf.Measure(chosen);
-        ceiling.Add(chosen, whole.Cost(leaf));
+        ceiling.Add(new Ceiling.Found(chosen, whole.Cost(leaf)));
     }
 
     /// <summary>The nodes of one level, written over by those of the level after the next.</summary>

@@ -6,7 +6,7 @@ namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
 /// Timetables found on the way to the best: once there are as many as are wanted, nothing that costs more than the worst
-/// of them need be looked at.
+/// of them need be looked at. Threads share it.
 /// </summary>
 /// <param name="ranked">What is ranked.</param>
 /// <param name="wanted">How many are wanted, at least 1.</param>
@@ -18,21 +18,25 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     private const int FewestExchanged = 20;
     private const int MostExchanged = 1000;
 
+    private readonly Lock gate = new();
     private readonly List<Found> found = [];
     private readonly HashSet<ulong> known = [];
+    private readonly PriorityQueue<int[], long> next = new();
 
     // How many timetables cost so much, the most first; and how many they are together.
     private readonly PriorityQueue<int, long> counts = new();
     private int counted;
+    private long threshold = long.MaxValue;
 
-    /// <summary>A choice of options and its cost, with the most seats to spare that its hours have.</summary>
+    /// <param name="Chosen">An option of each level.</param>
+    /// <param name="Cost">Its cost, with the most seats to spare that its hours have.</param>
     public readonly record struct Found(int[] Chosen, long Cost);
 
     /// <summary>How many are wanted.</summary>
     public int Wanted => wanted;
 
     /// <summary>So many timetables as are wanted cost no more than this; only what costs less lowers it.</summary>
-    public long Threshold { get; private set; } = long.MaxValue;
+    public long Threshold => Volatile.Read(ref threshold);
 
     /// <summary>Whether as many as are wanted have been found.</summary>
     public bool IsReached => Threshold < long.MaxValue;
@@ -49,42 +53,51 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
         for (var width = Math.Clamp(wanted / 10, Narrowest, Widest); ; width *= 3)
         {
             var isWhole = Beam.Find(ranked, choosing, root, this, width, limit);
-            Exchanges.Try(
-                ranked,
-                choosing,
-                root,
-                this,
-                Math.Clamp(wanted / 5, FewestExchanged, MostExchanged),
-                limit
-            );
+            Exchanges.Try(ranked, root, this, Math.Clamp(wanted / 5, FewestExchanged, MostExchanged), limit);
             if (IsReached || isWhole || width >= Widest || limit.IsOver())
                 return;
         }
     }
 
     /// <summary>Takes note of a timetable that stands, if it was not known and is under the ceiling.</summary>
-    /// <param name="chosen">An option of each level.</param>
-    /// <param name="cost">Its cost, with the most seats to spare that its hours have.</param>
-    public void Add(ReadOnlySpan<int> chosen, long cost)
+    public void Add(Found one) => Add([one]);
+
+    /// <summary>Takes note of several, so that threads seldom wait for each other.</summary>
+    public void Add(ReadOnlySpan<Found> several)
     {
-        var most = cost + SeatsMissing(chosen);
-        if (most >= Threshold || !known.Add(KeyOf(chosen)))
+        lock (gate)
+            foreach (var one in several)
+                Note(one);
+    }
+
+    private void Note(Found one)
+    {
+        var most = one.Cost + SeatsMissing(one.Chosen);
+        if (most >= threshold || !known.Add(KeyOf(one.Chosen)))
             return;
-        found.Add(new([.. chosen], cost));
-        var count = CountOf(chosen);
+        found.Add(one);
+        next.Enqueue(one.Chosen, one.Cost);
+        var count = CountOf(one.Chosen);
         counts.Enqueue(count, -most);
         counted += count;
         while (counts.Count > 0 && counted - counts.Peek() >= wanted)
             counted -= counts.Dequeue();
         if (counted >= wanted && counts.TryPeek(out _, out var worst))
-            Threshold = -worst;
+            Volatile.Write(ref threshold, -worst);
+    }
+
+    /// <summary>The best of those that this did not give yet, as long as it is no worse than the ceiling.</summary>
+    public int[]? Next()
+    {
+        lock (gate)
+            return next.TryDequeue(out var chosen, out var cost) && cost <= threshold ? chosen : null;
     }
 
     /// <summary>
     /// What a choice costs more than the best of its hours: options of the same hours may have more seats to spare than
     /// these.
     /// </summary>
-    private long SeatsMissing(ReadOnlySpan<int> chosen)
+    private long SeatsMissing(int[] chosen)
     {
         var weight = ranked.Badness.Weights.Seats;
         if (weight == 0)
@@ -99,7 +112,7 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     }
 
     /// <summary>How many timetables of a choice are sure to cost no more than its best one, no more than are wanted.</summary>
-    private int CountOf(ReadOnlySpan<int> chosen)
+    private int CountOf(int[] chosen)
     {
         var count = 1L;
         if (!byShape && ranked.Badness.Weights.Seats == 0)
@@ -112,7 +125,7 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     /// A number that is nearly always another for another choice, or for another week shape (FNV-1a). Where it is not,
     /// one timetable goes uncounted, and the ceiling is higher than it need be.
     /// </summary>
-    private ulong KeyOf(ReadOnlySpan<int> chosen)
+    private ulong KeyOf(int[] chosen)
     {
         var key = 14695981039346656037UL;
         for (var level = 0; level < chosen.Length; level++)

@@ -1,3 +1,5 @@
+using System.Numerics;
+using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
@@ -15,7 +17,6 @@ internal sealed unsafe class Exchanges
     private readonly Root root;
     private readonly Ceiling ceiling;
     private readonly LeafMeasures leaf;
-    private readonly PriorityQueue<int[], long> ahead = new();
     private readonly int levels;
 
     // What the levels before one choose; and all but one; and all.
@@ -23,7 +24,7 @@ internal sealed unsafe class Exchanges
     private readonly Partial others;
     private readonly Partial whole;
     private readonly long[] its;
-    private int taken;
+    private readonly List<Ceiling.Found> found = [];
 
     private Exchanges(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling)
     {
@@ -38,44 +39,32 @@ internal sealed unsafe class Exchanges
         its = new long[ranked.Options.Max(level => level.Length)];
     }
 
-    /// <summary>Tries the exchanges of so many timetables.</summary>
+    /// <summary>Tries the exchanges of so many timetables, on all processors.</summary>
     /// <param name="ranked">What is ranked.</param>
-    /// <param name="choosing">Knows its rows.</param>
     /// <param name="root">The root.</param>
     /// <param name="ceiling">What was found so far; takes what is found.</param>
     /// <param name="count">How many.</param>
     /// <param name="limit">Stops at any moment.</param>
-    public static void Try(
-        RankedProblem ranked,
-        Choosing choosing,
-        Root root,
-        Ceiling ceiling,
-        int count,
-        WorkLimit limit
-    )
-    {
-        var exchanges = new Exchanges(ranked, choosing, root, ceiling);
-        for (var tried = 0; tried < count && exchanges.Next() is { } chosen; tried++)
-            if (!exchanges.Exchange(chosen, limit))
-                return;
-    }
-
-    /// <summary>The best of those not tried yet that are under the ceiling.</summary>
-    private int[]? Next()
-    {
-        for (; taken < ceiling.All.Count; taken++)
-            ahead.Enqueue(ceiling.All[taken].Chosen, ceiling.All[taken].Cost);
-        return ahead.TryDequeue(out var chosen, out var cost) && cost <= ceiling.Threshold ? chosen : null;
-    }
+    public static void Try(RankedProblem ranked, Root root, Ceiling ceiling, int count, WorkLimit limit) =>
+        Shared.Run(
+            Environment.ProcessorCount,
+            _ =>
+            {
+                using var own = new Choosing(ranked.Problem);
+                var exchanges = new Exchanges(ranked, own, root, ceiling);
+                while (Interlocked.Decrement(ref count) >= 0 && ceiling.Next() is { } chosen)
+                    if (!exchanges.Exchange(chosen, limit))
+                        return;
+            }
+        );
 
     /// <returns>Whether there was time for it.</returns>
     private bool Exchange(int[] known, WorkLimit limit)
     {
         int[] chosen = [.. known];
-        for (var level = 0; level < levels; level++)
+        found.Clear();
+        for (var level = 0; level < levels && !limit.IsOver(); level++)
         {
-            if (limit.IsOver())
-                return false;
             if (level > 0)
                 before[level].Become(before[level - 1], ranked.Levels[level - 1], chosen[level - 1]);
             var rest = before[level];
@@ -86,31 +75,35 @@ internal sealed unsafe class Exchanges
             for (var i = 0; i < count; i++)
             {
                 chosen[level] = Partial.OptionOf(its[i]);
-                if (chosen[level] != known[level] && StandsBesideLater(chosen, level) && KeepsRules(chosen))
+                if (chosen[level] != known[level] && KeepsRules(chosen))
                     Add(rest, level, chosen);
             }
             chosen[level] = known[level];
         }
-        return true;
+        ceiling.Add(CollectionsMarshal.AsSpan(found));
+        return !limit.IsOver();
     }
 
-    /// <summary>The options of a level that may stand beside those chosen before it.</summary>
+    /// <summary>The options of a level that may stand beside those chosen of all others.</summary>
     private ulong* OpenBeside(int[] chosen, int level)
     {
+        var (first, end) = (ranked.Levels[level].FirstWord, ranked.Levels[level].EndWord);
         var open = choosing.Scratch(level);
-        for (var word = ranked.Levels[level].FirstWord; word < ranked.Levels[level].EndWord; word++)
+        for (var word = first; word < end; word++)
         {
             open[word] = root.State[word];
             for (var earlier = 0; earlier < level; earlier++)
-                open[word] &= choosing.Row(earlier, chosen[earlier])[word - ranked.Levels[earlier + 1].FirstWord];
+                open[word] &= choosing.Row(earlier, chosen[earlier])[word - ranked.Levels[earlier].EndWord];
+            for (var bits = open[word]; bits != 0; bits &= bits - 1)
+                if (!StandsBesideLater(((word - first) << 6) + BitOperations.TrailingZeroCount(bits), chosen, level))
+                    open[word] &= ~(bits & (0 - bits));
         }
         return open;
     }
 
-    /// <summary>Whether an option may stand beside those chosen after it.</summary>
-    private bool StandsBesideLater(int[] chosen, int level)
+    private bool StandsBesideLater(int option, int[] chosen, int level)
     {
-        var row = choosing.Row(level, chosen[level]);
+        var row = choosing.Row(level, option);
         for (var later = level + 1; later < levels; later++)
         {
             var word = ranked.Levels[later].FirstWord - ranked.Levels[level].EndWord + (chosen[later] >> 6);
@@ -143,6 +136,8 @@ internal sealed unsafe class Exchanges
         if (whole.Taken == 0)
             return;
         leaf.Measure(chosen);
-        ceiling.Add(chosen, whole.Cost(leaf));
+        var cost = whole.Cost(leaf);
+        if (cost < ceiling.Threshold)
+            found.Add(new([.. chosen], cost));
     }
 }

@@ -115,7 +115,7 @@ internal sealed unsafe class PairsAhead
     /// <param name="forIdle">What idle time may cost, all else being as cheap as it can be.</param>
     /// <param name="forAll">What days, idle time and courses left out may cost together.</param>
     /// <param name="state">The state; options of the last two levels that lead to nothing are taken out.</param>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private bool AnyPair<T>(T lanes, ulong days, int taken, long forIdle, long forAll, ulong* state)
         where T : struct, ILanes<T>
     {
