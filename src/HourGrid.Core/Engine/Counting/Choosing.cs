@@ -118,7 +118,7 @@ internal sealed unsafe class Choosing : IDisposable
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public bool TakeFromLanes(int level, int option, ulong* state, ulong* next)
     {
-        var taken = adds[level] + (long)option * laneWords;
+        var taken = TakenBy(level, option);
         ref var guard = ref MemoryMarshal.GetArrayDataReference(guards);
         for (var word = 0; word < laneWords; word++)
         {
@@ -147,19 +147,16 @@ internal sealed unsafe class Choosing : IDisposable
     /// <summary>Whether nothing that the levels from one on can take off the lanes is too much.</summary>
     public bool LanesLast(int level, ulong* state)
     {
-        ref var most = ref MemoryMarshal.GetArrayDataReference(outlook.MostTaken[level]);
-        ref var guard = ref MemoryMarshal.GetArrayDataReference(guards);
-        for (var word = 0; word < laneWords; word++)
-            if ((~(state[lanesAt + word] - Unsafe.Add(ref most, word)) & Unsafe.Add(ref guard, word)) != 0)
-                return false;
-        return true;
+        fixed (ulong* most = outlook.MostTaken[level])
+            return LanesHold(state, most);
     }
 
-    /// <summary>Whether the lanes have enough left for an option.</summary>
+    /// <summary>Whether the lanes have so much left.</summary>
+    /// <param name="state">The state.</param>
+    /// <param name="taken">An amount for each lane, where a state has what is left.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public bool LanesAllow(int level, int option, ulong* state)
+    public bool LanesHold(ulong* state, ulong* taken)
     {
-        var taken = adds[level] + (long)option * laneWords;
         ref var guard = ref MemoryMarshal.GetArrayDataReference(guards);
         for (var word = 0; word < laneWords; word++)
             if ((~(state[lanesAt + word] - taken[word]) & Unsafe.Add(ref guard, word)) != 0)
@@ -167,12 +164,23 @@ internal sealed unsafe class Choosing : IDisposable
         return true;
     }
 
+    /// <summary>Whether the lanes have enough left for an option.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public bool LanesAllow(int level, int option, ulong* state) => LanesHold(state, TakenBy(level, option));
+
+    /// <summary>What an option takes off the lanes.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private ulong* TakenBy(int level, int option) => adds[level] + (long)option * laneWords;
+
     /// <summary>Whether an option leaves every rule a witness.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public bool WitnessesAllow(int level, int option, ulong* state) =>
         fields.Last(state + witnessesAt, WitnessesOf(level, option), null);
 
-    /// <summary>All witnesses, and a vector more.</summary>
+    /// <summary>
+    /// All witnesses, and a vector more: past its end a row goes on with what comes after it, which is of no use here and
+    /// does no harm.
+    /// </summary>
     public ulong[] NewWitnesses()
     {
         var witnesses = new ulong[lanesAt - witnessesAt + Vector256<ulong>.Count];
@@ -190,6 +198,50 @@ internal sealed unsafe class Choosing : IDisposable
         CutToOpen(level, state, witnesses);
     }
 
+    /// <summary>
+    /// Finds the open options of a level that break no rule beside what is chosen, the witnesses that none of them rules
+    /// out, and what none of them takes more of off the lanes.
+    /// </summary>
+    /// <param name="level">The level.</param>
+    /// <param name="state">Has a bit for every option that is open.</param>
+    /// <param name="into">A state, of which the words of the level and of the lanes are written.</param>
+    /// <param name="witnesses">As <see cref="NewWitnesses"/> makes them; written over.</param>
+    /// <returns>Whether there are any.</returns>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    public bool FindKeeping(int level, ulong* state, ulong* into, ulong[] witnesses)
+    {
+        witnesses.AsSpan().Fill(ulong.MaxValue);
+        for (var lane = 0; lane < laneWords; lane++)
+            into[lanesAt + lane] = 0;
+        var lanesLast = LanesLast(level, state);
+        var any = 0UL;
+        for (var word = first[level]; word < first[level + 1]; word++)
+        {
+            var kept = 0UL;
+            for (var bits = state[word]; bits != 0; bits &= bits - 1)
+            {
+                var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+                if (!lanesLast && !LanesAllow(level, option, state))
+                    continue;
+                var its = WitnessesOf(level, option);
+                if (!fields.Last(state + witnessesAt, its, null))
+                    continue;
+                kept |= bits & (0 - bits);
+                for (var from = 0; from < lanesAt - witnessesAt; from += Vector256<ulong>.Count)
+                {
+                    var left = Vector256.LoadUnsafe(ref witnesses[0], (nuint)from) & Vector256.Load(its + from);
+                    left.StoreUnsafe(ref witnesses[0], (nuint)from);
+                }
+                // The bits of several amounts together are no less than any of them, and stay below the guard.
+                var taken = TakenBy(level, option);
+                for (var lane = 0; lane < laneWords; lane++)
+                    into[lanesAt + lane] |= taken[lane];
+            }
+            any |= into[word] = kept;
+        }
+        return any != 0;
+    }
+
     /// <summary>Takes away the witnesses that any open option of a level rules out.</summary>
     /// <param name="level">The level.</param>
     /// <param name="state">Has a bit for every option that is open.</param>
@@ -197,7 +249,6 @@ internal sealed unsafe class Choosing : IDisposable
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public void CutToOpen(int level, ulong* state, ulong[] witnesses)
     {
-        // Past its end a row goes on with what comes after it, which is of no use here and does no harm.
         for (var from = 0; from < lanesAt - witnessesAt; from += Vector256<ulong>.Count)
         {
             var left = Vector256.LoadUnsafe(ref witnesses[0], (nuint)from);

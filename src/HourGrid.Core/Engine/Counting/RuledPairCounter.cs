@@ -20,6 +20,7 @@ internal sealed unsafe class RuledPairCounter
     private readonly int lastFirst;
     private readonly int lastWords;
     private readonly int witnessesAt;
+    private readonly int lanesAt;
 
     private readonly PairCounter pairs;
 
@@ -30,7 +31,10 @@ internal sealed unsafe class RuledPairCounter
     private readonly bool lanesTell;
     private readonly ulong[] open;
 
-    // The witnesses that nothing left of the last level rules out, and of the last two.
+    // The options of the last level that break no rule yet, in a state of their own; its lanes have what they take at most.
+    private readonly ulong[] keeping;
+
+    // The witnesses that none of those rules out, and of the last two levels.
     private readonly ulong[] outlast;
     private readonly ulong[] outlastBoth;
 
@@ -47,11 +51,13 @@ internal sealed unsafe class RuledPairCounter
         lastFirst = problem.Layout.First[^2];
         witnessesAt = problem.Layout.First[^1];
         lastWords = witnessesAt - lastFirst;
+        lanesAt = problem.Layout.LanesAt;
         outlast = choosing.NewWitnesses();
         outlastBoth = choosing.NewWitnesses();
         last = new(choosing, level + 1);
         earlier = level < 0 ? null : new(choosing, level);
         open = GC.AllocateArray<ulong>(lastFirst + 1, pinned: true);
+        keeping = GC.AllocateArray<ulong>(problem.Layout.WordCount + 1, pinned: true);
         lanesTell = earlier is { AreFew: true };
     }
 
@@ -59,7 +65,9 @@ internal sealed unsafe class RuledPairCounter
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public Pair Count(ulong* state)
     {
-        choosing.FindOutlast(level + 1, state, outlast);
+        var its = Pinned.Pointer(keeping);
+        if (!choosing.FindKeeping(level + 1, state, its, outlast))
+            return default;
         if (lanesTell && WitnessesOutlastBoth(state))
             return CountByTaking(state);
         ulong timetables = 0;
@@ -72,7 +80,7 @@ internal sealed unsafe class RuledPairCounter
             var row = choosing.Row(level, option);
             var any = 0UL;
             for (var lastWord = 0; lastWord < lastWords; lastWord++)
-                any |= next[lastFirst + lastWord] = state[lastFirst + lastWord] & row[lastWord];
+                any |= next[lastFirst + lastWord] = its[lastFirst + lastWord] & row[lastWord];
             if (any == 0 || !choosing.KeepsRules(level, option, state, next))
                 continue;
             var below = CountLast(next);
@@ -85,14 +93,14 @@ internal sealed unsafe class RuledPairCounter
     /// <summary>Options of the last level, from a state in which all others have chosen.</summary>
     public Pair CountLastAlone(ulong* state)
     {
-        choosing.FindOutlast(level + 1, state, outlast);
-        return CountLast(state);
+        var its = Pinned.Pointer(keeping);
+        return choosing.FindKeeping(level + 1, state, its, outlast) ? pairs.CountLast(its + lastFirst) : default;
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private Pair CountLast(ulong* state)
     {
-        var its = last.Left(state);
+        var its = choosing.LanesHold(state, Pinned.Pointer(keeping) + lanesAt) ? state + lastFirst : last.Left(state);
         var isFree = choosing.WitnessesLast(state, outlast);
         ulong timetables = 0;
         ulong shapes = 0;
@@ -136,7 +144,7 @@ internal sealed unsafe class RuledPairCounter
         var next = choosing.Scratch(level + 1);
         var ones = Pinned.Pointer(open);
         for (var word = lastFirst; word < witnessesAt; word++)
-            next[word] = state[word];
+            next[word] = keeping[word];
         for (var group = 0; group < earlier!.Count; group++)
         {
             if (
