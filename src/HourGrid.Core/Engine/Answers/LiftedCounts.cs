@@ -27,22 +27,32 @@ internal static class LiftedCounts
         var counts = new UInt128[sets.Count];
         var isExact = true;
         // Which meetings conflict is compiled into the rows, so lifting travel or minutes between is another problem.
-        var byConflicts = Enumerable
-            .Range(0, sets.Count)
-            .GroupBy(set => string.Join(' ', sets[set].Where(SetsConflicts).Select(wish => wish.Path)));
-        foreach (var group in byConflicts)
+        int[][] groups =
+        [
+            .. Enumerable
+                .Range(0, sets.Count)
+                .GroupBy(set => string.Join(' ', sets[set].Where(SetsConflicts).Select(wish => wish.Path)))
+                .Select(group => group.ToArray()),
+        ];
+        // Compiling takes one thread, so the problems are compiled side by side.
+        Task<Problem>[] problems = [.. groups.Select(group => Task.Run(() => Compile(group), limit.Cancellation))];
+        foreach (var (group, compiling) in groups.Zip(problems))
         {
-            var numbers = group.ToArray();
-            var part = sets[numbers[0]].Where(SetsConflicts).Aggregate(ask, Wishes.Without);
-            var most = numbers.Max(set => sets[set].Count(wish => !SetsConflicts(wish)));
-            var problem = Problem.Compile(snapshot, part, new CompileScope(most), limit.Cancellation);
-            Root[] roots = [.. numbers.Select(set => RootOf(problem, sets[set]))];
+            var problem = compiling.GetAwaiter().GetResult();
+            Root[] roots = [.. group.Select(set => RootOf(problem, sets[set]))];
             using var count = Counts.Count(problem, roots, limit);
             isExact &= count.IsExact;
-            for (var i = 0; i < numbers.Length; i++)
-                counts[numbers[i]] = count.Totals[i].Timetables;
+            for (var i = 0; i < group.Length; i++)
+                counts[group[i]] = count.Totals[i].Timetables;
         }
         return (counts, isExact);
+
+        Problem Compile(int[] group)
+        {
+            var part = sets[group[0]].Where(SetsConflicts).Aggregate(ask, Wishes.Without);
+            var most = group.Max(set => sets[set].Count(wish => !SetsConflicts(wish)));
+            return Problem.Compile(snapshot, part, new CompileScope(most), limit.Cancellation);
+        }
     }
 
     public static bool SetsConflicts(Wish wish) => wish.Kind is WishKind.Travel or WishKind.MinutesBetween;
