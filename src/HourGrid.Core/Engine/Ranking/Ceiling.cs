@@ -28,6 +28,7 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     private int counted;
     private long threshold = long.MaxValue;
 
+    /// <summary>A timetable that stands.</summary>
     /// <param name="Chosen">An option of each level.</param>
     /// <param name="Cost">Its cost, with the most seats to spare that its hours have.</param>
     public readonly record struct Found(int[] Chosen, long Cost);

@@ -20,6 +20,9 @@ internal sealed unsafe class PairsAhead
     /// <summary>More pairs of one option are not looked at; it may lead to something.</summary>
     private const int MostPairs = 200_000;
 
+    /// <summary>Options and pairs between two looks at the clock; less than 100 µs.</summary>
+    private const int WorkBetweenLooks = 1 << 14;
+
     private readonly WeekTables tables;
     private readonly WeighedCosts costs;
     private readonly Choosing choosing;
@@ -35,8 +38,7 @@ internal sealed unsafe class PairsAhead
     private readonly int nextTakes;
     private readonly ulong[] owner;
 
-    // How many options were looked at, since looking at the clock takes longer than at most of them.
-    private int looked;
+    private int work;
 
     /// <param name="ranked">What is ranked, of at least three levels.</param>
     /// <param name="choosing">Knows its rows.</param>
@@ -86,13 +88,10 @@ internal sealed unsafe class PairsAhead
         for (var i = 0; i < found; i++)
         {
             var (idle, number) = ((int)Partial.CostOf(into[i]), Partial.OptionOf(into[i]));
+            if (IsOver())
+                return count;
             if (!choosing.Choose(nextLevel - 1, number, state, left))
                 continue;
-            if ((++looked & 63) == 0 && limit.IsOver())
-            {
-                IsStopped = true;
-                return count;
-            }
             var option = level.Options + number * lanes.Width;
             var head = (OptionHead*)option;
             var days = node.Days | head->Days;
@@ -126,6 +125,7 @@ internal sealed unsafe class PairsAhead
         var others = IdleScan.Cut(lanes, next, state, loosest + lastFills);
         if (others == 0 || others * lasts > MostPairs)
             return others > 0;
+        work += others * lasts;
         for (var word = next.FirstWord; word < next.EndWord; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
@@ -143,5 +143,13 @@ internal sealed unsafe class PairsAhead
                 return true;
         }
         return false;
+    }
+
+    private bool IsOver()
+    {
+        if (++work < WorkBetweenLooks)
+            return false;
+        work = 0;
+        return IsStopped = limit.IsOver();
     }
 }
