@@ -6,7 +6,8 @@ namespace HourGrid.Core.Engine.Counting;
 
 /// <summary>Counts the pairs of options of the last two levels where rules can still be broken.</summary>
 /// <remarks>
-/// What is left of the last level tells which witnesses none of it rules out. For most options of the second-last
+/// Options of the last level that break a rule already are left out first, often all of them. What is left tells which
+/// witnesses none of it rules out, and how much none of it takes more of off a lane. For most options of the second-last
 /// level every rule keeps one of those, and the pairs are counted as a set; only for the rest is every pair looked at.
 /// Lanes are looked at once for all options of the last level that take the same off them.
 /// </remarks>
