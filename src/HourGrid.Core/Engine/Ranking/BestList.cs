@@ -54,7 +54,7 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
         lock (gate)
         {
             Ranked[] all = [.. heap.UnorderedItems.Select(item => item.Element)];
-            Array.Sort(all, Compare);
+            Array.Sort(all, InOrder);
             return all;
         }
     }

@@ -83,7 +83,7 @@ internal sealed unsafe class PairsAhead
     {
         var after = level.After;
         var left = choosing.Scratch(nextLevel);
-        var found = IdleScan.Find(lanes, level, state, node.MostIdleWith(level, after, cost, wanted), into);
+        var found = IdleScan.Find(lanes, level, state, node.MostIdleWith(level, cost, wanted), into);
         var count = 0;
         for (var i = 0; i < found; i++)
         {

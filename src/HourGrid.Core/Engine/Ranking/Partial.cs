@@ -73,7 +73,7 @@ internal sealed unsafe class Partial
     /// <returns>How many there are.</returns>
     public int CostsWith(RankedLevel level, ulong* state, long cost, long wanted, long[] into)
     {
-        var mostIdle = MostIdleWith(level, level.After, cost, wanted);
+        var mostIdle = MostIdleWith(level, cost, wanted);
         return ListCosts(level, level.After, state, mostIdle, wanted, into);
     }
 
@@ -86,11 +86,10 @@ internal sealed unsafe class Partial
     /// beside everything else that this costs already.
     /// </summary>
     /// <param name="level">The level.</param>
-    /// <param name="after">What comes after it.</param>
     /// <param name="cost">A cost that nothing beats that comes of this, as it was found with its last option.</param>
     /// <param name="wanted">Costs above are of no use.</param>
-    public long MostIdleWith(RankedLevel level, LevelBounds after, long cost, long wanted) =>
-        costs.MostIdle(wanted - cost + costs.Idle(idle - level.With.MostBusy)) + after.MostBusy;
+    public long MostIdleWith(RankedLevel level, long cost, long wanted) =>
+        costs.MostIdle(wanted - cost + costs.Idle(idle - level.With.MostBusy)) + level.After.MostBusy;
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private int ListCosts(RankedLevel level, LevelBounds after, ulong* state, long mostIdle, long wanted, long[] into)
