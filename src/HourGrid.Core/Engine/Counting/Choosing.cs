@@ -16,7 +16,7 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class Choosing : IDisposable
 {
-    private readonly ulong*[] rows;
+    private readonly LevelRows[] rows;
     private readonly ulong*[] adds;
     private readonly int[] first;
     private readonly int levels;
@@ -45,13 +45,13 @@ internal sealed unsafe class Choosing : IDisposable
         laneWords = layout.Guards.Length;
         guards = layout.Guards;
         fields = new(layout);
-        rows = new ulong*[levels];
+        rows = new LevelRows[levels];
         adds = new ulong*[levels];
         words = layout.WordCount + 1;
         scratch = PinnedWords.Rent(words * (levels + 1));
         for (var level = 0; level < levels; level++)
         {
-            rows[level] = Pinned.Pointer(problem.Words) + problem.RowsAt[level];
+            rows[level] = new(Pinned.Pointer(problem.Words) + problem.RowsAt[level], lanesAt - first[level + 1]);
             adds[level] = Pinned.Pointer(problem.Words) + problem.AddsAt[level];
         }
         outlook = new(problem);
@@ -75,7 +75,7 @@ internal sealed unsafe class Choosing : IDisposable
 
     /// <summary>The words of an option's row that belong to the next level on.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public ulong* Row(int level, int option) => rows[level] + (long)option * (lanesAt - first[level + 1]);
+    public ulong* Row(int level, int option) => rows[level].Of(option);
 
     /// <summary>The words of an option's row that belong to witnesses.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
@@ -88,15 +88,17 @@ internal sealed unsafe class Choosing : IDisposable
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public bool Choose(int level, int option, ulong* state, ulong* next)
     {
-        // Row word 0 belongs to state word first[level + 1].
-        var row = Row(level, option) - first[level + 1];
+        // Row word 0 belongs to the first state word of the next level.
+        var row = Row(level, option);
         if (isNarrow)
         {
-            for (var word = level + 1; word < levels; word++)
+            row -= level + 1;
+            for (int word = level + 1, end = levels; word < end; word++)
                 if ((next[word] = state[word] & row[word]) == 0)
                     return false;
             return !HasRules || KeepsRules(level, option, state, next);
         }
+        row -= first[level + 1];
         for (var later = level + 1; later < levels; later++)
         {
             var any = 0UL;
@@ -284,5 +286,12 @@ internal sealed unsafe class Choosing : IDisposable
             if (left > most)
                 state[lanesAt + lane.Word] -= (left - most) << lane.Shift;
         }
+    }
+
+    /// <summary>The rows of a level, one after the other.</summary>
+    private readonly struct LevelRows(ulong* first, int words)
+    {
+        [MethodImpl(MethodImplOptions.AggressiveInlining)]
+        public ulong* Of(int option) => first + (long)option * words;
     }
 }

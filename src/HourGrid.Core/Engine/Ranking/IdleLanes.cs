@@ -11,26 +11,29 @@ internal unsafe interface ILanes<T>
     /// <summary>Vectors of an option: <see cref="WeekTables.VectorsOfOption"/>.</summary>
     int Width { get; }
 
-    /// <summary>Idle minutes over all weeks with an option added.</summary>
-    /// <param name="added">The lanes of the option.</param>
-    int IdleWith(Vector256<short>* added);
+    /// <summary>Busy minutes over all weeks.</summary>
+    int Busy { get; }
+
+    /// <summary>
+    /// With an option added: minutes over all weeks from the first starts of days to their last ends, less those that
+    /// the option is busy; in parts. Less <see cref="Busy"/> they are idle minutes.
+    /// </summary>
+    /// <param name="added">The lanes of the option, which meets at no time that these do.</param>
+    Vector256<int> SpansWith(Vector256<short>* added);
 
     /// <summary>These with an option added.</summary>
     /// <param name="added">The lanes of the option.</param>
     T With(Vector256<short>* added);
 }
 
-/// <summary>How idle time is found from lanes: one without a meeting has no start, and a gap far below 0.</summary>
+/// <summary>How idle time is found from lanes.</summary>
 internal static class IdleLanes
 {
-    /// <summary>Idle minutes over all weeks, in parts.</summary>
+    /// <summary>Minutes over all weeks from the first starts of days to their last ends, in parts.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public static Vector256<int> Idle(
-        Vector256<short> starts,
-        Vector256<short> ends,
-        Vector256<short> busy,
-        Vector256<short> weights
-    ) => Weighed(Vector256.Max(ends - starts - busy, Vector256<short>.Zero), weights);
+    public static Vector256<int> Spans(Vector256<short> starts, Vector256<short> ends, Vector256<short> weights) =>
+        // Without a meeting a day starts after its end, and its span is as low as a number without a sign can be: 0.
+        Weighed(Vector256.SubtractSaturate(ends.AsUInt16(), starts.AsUInt16()).AsInt16(), weights);
 
     /// <summary>Products of neighbouring lanes, added two by two.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
@@ -42,6 +45,16 @@ internal static class IdleLanes
         var (lowWeights, highWeights) = Vector256.Widen(weights);
         return low * lowWeights + high * highWeights;
     }
+
+    /// <summary>The sums of four times eight parts.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public static Vector128<int> Sums(Vector256<int> a, Vector256<int> b, Vector256<int> c, Vector256<int> d)
+    {
+        if (!Avx2.IsSupported)
+            return Vector128.Create(Vector256.Sum(a), Vector256.Sum(b), Vector256.Sum(c), Vector256.Sum(d));
+        var all = Avx2.HorizontalAdd(Avx2.HorizontalAdd(a, b), Avx2.HorizontalAdd(c, d));
+        return all.GetLower() + all.GetUpper();
+    }
 }
 
 /// <summary>Where one vector holds all lanes, nothing needs to be fetched but the option.</summary>
@@ -49,42 +62,37 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
 {
     private readonly Vector256<short> starts;
     private readonly Vector256<short> ends;
-    private readonly Vector256<short> busy;
     private readonly Vector256<short> weights;
+    private readonly int busy;
 
     /// <param name="tables">How lanes are laid out.</param>
     /// <param name="lanes">Those of what is chosen.</param>
     public OneVector(WeekTables tables, Vector256<short>* lanes)
-        : this(lanes[0], lanes[1], lanes[2], *tables.WeightOfVector) { }
+        : this(lanes[1], lanes[2], *tables.WeightOfVector, *(int*)lanes) { }
 
-    private OneVector(
-        Vector256<short> starts,
-        Vector256<short> ends,
-        Vector256<short> busy,
-        Vector256<short> weights
-    ) => (this.starts, this.ends, this.busy, this.weights) = (starts, ends, busy, weights);
+    private OneVector(Vector256<short> starts, Vector256<short> ends, Vector256<short> weights, int busy) =>
+        (this.starts, this.ends, this.weights, this.busy) = (starts, ends, weights, busy);
 
     public int Width
     {
         [MethodImpl(MethodImplOptions.AggressiveInlining)]
-        get => 1 + 4;
+        get => 1 + 1 + 3;
     }
 
+    public int Busy => busy;
+
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public int IdleWith(Vector256<short>* added) =>
-        Vector256.Sum(
-            IdleLanes.Idle(Vector256.Min(starts, added[0]), Vector256.Max(ends, added[1]), busy + added[2], weights)
-        );
+    public Vector256<int> SpansWith(Vector256<short>* added) =>
+        IdleLanes.Spans(Vector256.Min(starts, added[1]), Vector256.Max(ends, added[2]), weights) - added[0].AsInt32();
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public OneVector With(Vector256<short>* added) =>
-        new(Vector256.Min(starts, added[0]), Vector256.Max(ends, added[1]), busy + added[2], weights);
+        new(Vector256.Min(starts, added[1]), Vector256.Max(ends, added[2]), weights, busy + *(int*)added);
 }
 
 /// <summary>Lanes in as many vectors as they need.</summary>
 /// <remarks>
-/// Unsafe: lanes are four times <see cref="WeekTables.Vectors"/> vectors, at least four, and every loop over them ends
-/// there.
+/// Unsafe: lanes are <see cref="WeekTables.VectorsOfLanes"/> vectors, and every loop over them ends there.
 /// </remarks>
 /// <param name="tables">How lanes are laid out.</param>
 /// <param name="lanes">Those of what is chosen.</param>
@@ -92,34 +100,33 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
 internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<short>* lanes, Vector256<short>* room)
     : ILanes<SeveralVectors>
 {
-    private readonly int end = 4 * tables.Vectors;
+    private readonly int end = tables.VectorsOfLanes;
     private readonly Vector256<short>* weights = tables.WeightOfVector;
 
     public int Width => 1 + end;
 
+    public int Busy => *(int*)lanes;
+
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public int IdleWith(Vector256<short>* added)
+    public Vector256<int> SpansWith(Vector256<short>* added)
     {
-        var idle = Vector256<int>.Zero;
-        for (var i = 0; i < end; i += 4)
-            idle += IdleLanes.Idle(
+        var spans = -added[0].AsInt32();
+        var weight = weights;
+        for (var i = 1; i < end; i += 3)
+            spans += IdleLanes.Spans(
                 Vector256.Min(lanes[i], added[i]),
                 Vector256.Max(lanes[i + 1], added[i + 1]),
-                lanes[i + 2] + added[i + 2],
-                weights[i / 4]
+                *weight++
             );
-        return Vector256.Sum(idle);
+        return spans;
     }
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public SeveralVectors With(Vector256<short>* added)
     {
-        for (var i = 0; i < end; i += 4)
-            (room[i], room[i + 1], room[i + 2]) = (
-                Vector256.Min(lanes[i], added[i]),
-                Vector256.Max(lanes[i + 1], added[i + 1]),
-                lanes[i + 2] + added[i + 2]
-            );
+        *(int*)room = *(int*)lanes + *(int*)added;
+        for (var i = 1; i < end; i += 3)
+            (room[i], room[i + 1]) = (Vector256.Min(lanes[i], added[i]), Vector256.Max(lanes[i + 1], added[i + 1]));
         return new(tables, room, room + end);
     }
 }

@@ -49,7 +49,7 @@ internal sealed unsafe class OptionTable
         DaysByClass = new int[tables.Classes.Length];
         EarliestStart = NoStart;
         for (var i = 0; i < tables.Vectors; i++)
-            Lanes[4 * i] = Vector256.Create(NoStart);
+            Lanes[1 + 3 * i] = Vector256.Create(NoStart);
         var meetings = new List<DayMeeting>();
         var today = new List<Meeting>();
         // Its meetings are in the order of a week, so that those of a day stand together.
@@ -67,13 +67,15 @@ internal sealed unsafe class OptionTable
             Add(today, WeekTables.DayOf(weekClass, today[0].Day), soft, tables, meetings);
         }
         Meetings = [.. meetings];
+        *(int*)Lanes = WeightedBusy;
     }
 
     public ref readonly OptionHead Head => ref *head;
 
     /// <summary>
-    /// For each vector of all lanes four: first starts, <see cref="NoStart"/> without a meeting; last ends, 0 without one;
-    /// minutes with a meeting, a minute counting once; the campuses, a bit each, those past the first few left out.
+    /// <see cref="WeekTables.VectorsOfLanes"/> vectors: busy minutes, a minute counting once; first starts,
+    /// <see cref="NoStart"/> without a meeting; last ends, 0 without one; the campuses, a bit each, those past the first
+    /// few left out.
     /// </summary>
     public Vector256<short>* Lanes { get; }
 
@@ -108,15 +110,14 @@ internal sealed unsafe class OptionTable
         var weeks = tables.WeeksIn[weekClass];
         var day = new DayOfOption(today);
         var lane = tables.LaneOf(number);
-        var vectors = (short*)(Lanes + 4 * (lane / LanesInVector)) + lane % LanesInVector;
+        var vectors = (short*)(Lanes + 1 + 3 * (lane / LanesInVector)) + lane % LanesInVector;
         vectors[0] = (short)day.Start;
         vectors[LanesInVector] = (short)day.End;
-        vectors[2 * LanesInVector] = (short)day.Busy;
         foreach (var meeting in today)
         {
             var campus = soft.CampusOf(meeting);
             if (campus is >= 0 and < MostCampuses)
-                vectors[3 * LanesInVector] |= (short)(1 << campus);
+                vectors[2 * LanesInVector] |= (short)(1 << campus);
             meetings.Add(new(number, meeting.Time.Start.Value, meeting.Time.End.Value, campus));
         }
         EarliestStart = Math.Min(EarliestStart, day.Start);

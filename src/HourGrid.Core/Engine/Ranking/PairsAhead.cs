@@ -35,7 +35,6 @@ internal sealed unsafe class PairsAhead
     // Each of the last two can fill so much of what the other leaves.
     private readonly int nextFills;
     private readonly int lastFills;
-    private readonly int nextTakes;
     private readonly ulong[] owner;
 
     private int work;
@@ -51,8 +50,7 @@ internal sealed unsafe class PairsAhead
         nextLevel = ranked.Levels.Length - LevelsLeft + 1;
         (level, next, last) = (ranked.Levels[nextLevel - 1], ranked.Levels[nextLevel], ranked.Levels[nextLevel + 1]);
         (nextFills, lastFills) = (next.With.MostBusy - last.With.MostBusy, last.With.MostBusy);
-        nextTakes = next.With.MostTaken - last.With.MostTaken;
-        owner = Pinned.Vectors(2 * 4 * tables.Vectors);
+        owner = Pinned.Vectors(2 * tables.VectorsOfLanes);
     }
 
     /// <summary>Whether the limit stopped it, so that options may be missing from a list.</summary>
@@ -81,74 +79,83 @@ internal sealed unsafe class PairsAhead
     private int CostsWith<T>(T lanes, Partial node, ulong* state, long cost, long wanted, long[] into)
         where T : struct, ILanes<T>
     {
-        var after = level.After;
+        var (level, after, costs) = (this.level, this.level.After, this.costs);
         var left = choosing.Scratch(nextLevel);
-        var found = IdleScan.Find(lanes, level, state, node.MostIdleWith(level, cost, wanted), into);
-        var count = 0;
-        for (var i = 0; i < found; i++)
+        IdleScan.Cut(lanes, level, state, node.MostIdleWith(level, cost, wanted));
+        var (count, forIdle, most) = (0, -1L, -1L);
+        for (int word = level.FirstWord, from = 0; word < level.EndWord; word++, from += 64)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
-            var (idle, number) = ((int)Partial.CostOf(into[i]), Partial.OptionOf(into[i]));
-            if (IsOver())
+            var number = from + BitOperations.TrailingZeroCount(bits);
+            if (++work >= WorkBetweenLooks && IsOver())
                 return count;
             if (!choosing.Choose(nextLevel - 1, number, state, left))
                 continue;
             var option = level.Options + number * lanes.Width;
-            var head = (OptionHead*)option;
-            var days = node.Days | head->Days;
-            var taken = node.Taken + head->Taken + after.MostTaken;
-            var (ofIdle, ofDays) = (costs.Idle(idle - after.MostBusy), costs.Days(after.DaysAtLeast(days)));
-            var with = ofIdle + ofDays + node.MoreWith(level, after, number, option);
-            // What idle time may cost, and what it may together with days and courses left out, as the pairs tell them.
-            var forIdle = wanted - with + ofIdle;
-            var forAll = forIdle + ofDays + costs.Wanted(taken);
-            if (with <= wanted && AnyPair(lanes.With(option + 1), days, taken, forIdle, forAll, left))
+            var days = node.Days | ((OptionHead*)option)->Days;
+            var others = costs.Days(after.DaysAtLeast(days)) + node.MoreWith(level, after, number, option);
+            // One option leaves idle time mostly what the one before it does.
+            if (forIdle != wanted - others)
+                most = costs.MostIdle(forIdle = wanted - others);
+            if (most < 0 || !AnyPair(lanes.With(option + 1), node, option, forIdle, most, left))
+                continue;
+            var with = others + costs.Idle(IdleScan.IdleWith(lanes, option + 1) - after.MostBusy);
+            if (with <= wanted)
                 into[count++] = Partial.Listed(with, number);
         }
         return count;
     }
 
     /// <summary>Whether a pair completes what is chosen to something that is wanted.</summary>
-    /// <param name="lanes">The lanes of what is chosen.</param>
-    /// <param name="days">Its days.</param>
-    /// <param name="taken">Courses taken, with the most that the pair can take.</param>
+    /// <param name="lanes">The lanes of what is chosen, with an option of the first of these levels.</param>
+    /// <param name="node">What is chosen before it.</param>
+    /// <param name="option">The option.</param>
     /// <param name="forIdle">What idle time may cost, all else being as cheap as it can be.</param>
-    /// <param name="forAll">What days, idle time and courses left out may cost together.</param>
+    /// <param name="most">So many idle minutes at most.</param>
     /// <param name="state">The state; options of the last two levels that lead to nothing are taken out.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private bool AnyPair<T>(T lanes, ulong days, int taken, long forIdle, long forAll, ulong* state)
+    private bool AnyPair<T>(T lanes, Partial node, Vector256<short>* option, long forIdle, long most, ulong* state)
         where T : struct, ILanes<T>
     {
-        var loosest = costs.MostIdle(forIdle);
-        var lasts = IdleScan.Cut(lanes, last, state, loosest + nextFills);
+        var (next, last) = (this.next, this.last);
+        var lasts = IdleScan.Cut(lanes, last, state, most + nextFills);
         if (lasts == 0)
             return false;
-        var others = IdleScan.Cut(lanes, next, state, loosest + lastFills);
+        var others = IdleScan.Cut(lanes, next, state, most + lastFills);
         if (others == 0 || others * lasts > MostPairs)
             return others > 0;
         work += others * lasts;
-        for (var word = next.FirstWord; word < next.EndWord; word++)
+        for (int word = next.FirstWord, from = 0; word < next.EndWord; word++, from += 64)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
-            var number = ((word - next.FirstWord) << 6) + BitOperations.TrailingZeroCount(bits);
-            var option = next.Options + number * lanes.Width;
-            var head = (OptionHead*)option;
-            var most = costs.MostIdle(
-                forAll
-                    - costs.Days(next.After.DaysAtLeast(days | head->Days))
-                    - costs.Wanted(taken - nextTakes + head->Taken)
-            );
-            if (most < 0 || (most < loosest && lanes.IdleWith(option + 1) > most + lastFills))
+            var number = from + BitOperations.TrailingZeroCount(bits);
+            var other = next.Options + number * lanes.Width;
+            var row = choosing.Row(nextLevel, number);
+            if (!IdleScan.Any(lanes, other + 1, row, last, state, most))
                 continue;
-            if (IdleScan.Any(lanes.With(option + 1), last, state, choosing.Row(nextLevel, number), most))
+            var mostWith = MostIdleWith(node, (OptionHead*)option, (OptionHead*)other, forIdle);
+            if (mostWith >= most || IdleScan.Any(lanes, other + 1, row, last, state, mostWith))
                 return true;
         }
         return false;
     }
 
+    /// <summary>The most idle minutes with an option and one of the level after it, for the days and courses they take.</summary>
+    private long MostIdleWith(Partial node, OptionHead* option, OptionHead* other, long forIdle)
+    {
+        var days = node.Days | option->Days;
+        var taken = node.Taken + option->Taken;
+        return costs.MostIdle(
+            forIdle
+                + costs.Days(level.After.DaysAtLeast(days))
+                - costs.Days(next.After.DaysAtLeast(days | other->Days))
+                + costs.Wanted(taken + level.After.MostTaken)
+                - costs.Wanted(taken + other->Taken + next.After.MostTaken)
+        );
+    }
+
     private bool IsOver()
     {
-        if (++work < WorkBetweenLooks)
-            return false;
         work = 0;
         return IsStopped = limit.IsOver();
     }

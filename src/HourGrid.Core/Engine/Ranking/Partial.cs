@@ -39,7 +39,7 @@ internal sealed unsafe class Partial
         costs = ranked.Costs;
         vectorsOfOption = ranked.Tables.VectorsOfOption;
         this.owner = owner;
-        lanes = new(ranked.Tables, Pinned.FirstVector(owner) + 4 * ranked.Tables.Vectors * place);
+        lanes = new(ranked.Tables, Pinned.FirstVector(owner) + ranked.Tables.VectorsOfLanes * place);
         earliest = OptionTable.NoStart;
         spare = Badness.EnoughSeats;
     }
@@ -54,7 +54,7 @@ internal sealed unsafe class Partial
     /// <summary>So many of which nothing is chosen yet.</summary>
     public static Partial[] New(RankedProblem ranked, int count)
     {
-        var owner = Pinned.Vectors(4 * ranked.Tables.Vectors * count);
+        var owner = Pinned.Vectors(ranked.Tables.VectorsOfLanes * count);
         var partials = new Partial[count];
         for (var place = 0; place < count; place++)
             partials[place] = new(ranked, owner, place);

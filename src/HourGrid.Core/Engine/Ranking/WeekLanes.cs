@@ -6,8 +6,8 @@ namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>The days of what is chosen, all weekdays and week classes at once: laid out as those of an option are.</summary>
 /// <remarks>
-/// Unsafe: <c>first</c> points at four times <see cref="WeekTables.Vectors"/> vectors, which whoever made this keeps, and
-/// every loop over them ends there.
+/// Unsafe: <c>first</c> points at <see cref="WeekTables.VectorsOfLanes"/> vectors, which whoever made this keeps, and every
+/// loop over them ends there.
 /// </remarks>
 internal readonly unsafe struct WeekLanes
 {
@@ -27,13 +27,9 @@ internal readonly unsafe struct WeekLanes
         weights = tables.WeightOfVector;
         vectors = tables.Vectors;
         mostCampuses = tables.MostCampuses;
-        for (var i = 0; i < vectors; i++)
-            (first[4 * i], first[4 * i + 1], first[4 * i + 2], first[4 * i + 3]) = (
-                Vector256.Create(OptionTable.NoStart),
-                default,
-                default,
-                default
-            );
+        first[0] = default;
+        for (var i = 1; i < 3 * vectors; i += 3)
+            (first[i], first[i + 1], first[i + 2]) = (Vector256.Create(OptionTable.NoStart), default, default);
     }
 
     /// <summary>The first of the vectors.</summary>
@@ -44,18 +40,18 @@ internal readonly unsafe struct WeekLanes
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public int Become(WeekLanes other, Vector256<short>* added)
     {
-        var idle = Vector256<int>.Zero;
-        for (var i = 0; i < 4 * vectors; i += 4)
+        var busy = other.first[0].AsInt32() + added[0].AsInt32();
+        var idle = -busy;
+        for (var i = 1; i < 3 * vectors; i += 3)
         {
             var starts = Vector256.Min(other.first[i], added[i]);
             var ends = Vector256.Max(other.first[i + 1], added[i + 1]);
-            var busy = other.first[i + 2] + added[i + 2];
             first[i] = starts;
             first[i + 1] = ends;
-            first[i + 2] = busy;
-            first[i + 3] = other.first[i + 3] | added[i + 3];
-            idle += IdleLanes.Idle(starts, ends, busy, weights[i / 4]);
+            first[i + 2] = other.first[i + 2] | added[i + 2];
+            idle += IdleLanes.Spans(starts, ends, weights[i / 3]);
         }
+        first[0] = busy.AsInt16();
         return Vector256.Sum(idle);
     }
 
@@ -68,7 +64,7 @@ internal readonly unsafe struct WeekLanes
     {
         var moves = Vector256<int>.Zero;
         for (var i = 0; i < vectors; i++)
-            moves += IdleLanes.Weighed(MovesAmong(first[4 * i + 3] | added[4 * i + 3]), weights[i]);
+            moves += IdleLanes.Weighed(MovesAmong(first[3 * i + 3] | added[3 * i + 3]), weights[i]);
         return Vector256.Sum(moves);
     }
 
@@ -81,7 +77,7 @@ internal readonly unsafe struct WeekLanes
             var classDays = 0;
             for (var i = 0; i < vectors; i++)
             {
-                var meets = Vector256.GreaterThan(first[4 * i + 1], Vector256<short>.Zero);
+                var meets = Vector256.GreaterThan(first[3 * i + 2], Vector256<short>.Zero);
                 classDays += BitOperations.PopCount(
                     meets.ExtractMostSignificantBits() & tables.LanesOf(weekClass, i)
                 );
@@ -96,7 +92,7 @@ internal readonly unsafe struct WeekLanes
     public int LongestDay()
     {
         var longest = 0;
-        for (var i = 0; i < 4 * vectors; i += 4)
+        for (var i = 1; i < 3 * vectors; i += 3)
         for (var lane = 0; lane < Vector256<short>.Count; lane++)
             longest = Math.Max(longest, first[i + 1][lane] - first[i][lane]);
         return longest;

@@ -88,8 +88,14 @@ internal sealed unsafe class WeekTables
     /// <summary>Vectors for all lanes, one at least.</summary>
     public int Vectors { get; }
 
-    /// <summary>Vectors of an option: one for its <see cref="OptionHead"/>, then its lanes.</summary>
-    public int VectorsOfOption => 1 + 4 * Vectors;
+    /// <summary>
+    /// Vectors that hold lanes: one of whole numbers, the first of them the busy minutes over all weeks, the others 0;
+    /// then three for each sixteen lanes: first starts, last ends and campuses.
+    /// </summary>
+    public int VectorsOfLanes => 1 + 3 * Vectors;
+
+    /// <summary>Vectors of an option: one for its <see cref="OptionHead"/>, then those of its lanes.</summary>
+    public int VectorsOfOption => 1 + VectorsOfLanes;
 
     /// <summary>Weeks of each lane, by vector; 0 for lanes that only fill a vector.</summary>
     public Vector256<short>* WeightOfVector { get; }
