@@ -12,12 +12,19 @@ internal sealed record Ranked(long Cost, int[] Ranks, RankedBundle[] Bundles, in
 /// <param name="ceiling">A cost that so many are known not to exceed; what costs more is not kept.</param>
 internal sealed class BestList(int most, long ceiling = long.MaxValue)
 {
-    // The worst on top.
-    private readonly PriorityQueue<Ranked, Ranked> heap = new(Comparer<Ranked>.Create((x, y) => Compare(y, x)));
+    // The worst on top. What it is ordered by stands beside it, since most comparisons need no more than the cost.
+    private readonly PriorityQueue<Ranked, (long Cost, Ranked Its)> heap = new(
+        Comparer<(long Cost, Ranked Its)>.Create(
+            (x, y) => x.Cost != y.Cost ? y.Cost.CompareTo(x.Cost) : Compare(y.Its, x.Its)
+        )
+    );
     private readonly Lock gate = new();
     private readonly long ceiling = ceiling;
     private long threshold = ceiling;
     private Ranked? worst;
+
+    /// <summary>How many are wanted.</summary>
+    public int Wanted => most;
 
     /// <summary>The best first.</summary>
     public static IComparer<Ranked> InOrder { get; } = Comparer<Ranked>.Create(Compare);
@@ -28,24 +35,29 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
     /// <summary>The worst of those kept; null while there is room.</summary>
     public Ranked? Worst => Volatile.Read(ref worst);
 
-    public void Offer(Ranked offered)
+    /// <summary>Takes those of several that are among the best, so that threads seldom wait for each other.</summary>
+    public void Offer(ReadOnlySpan<Ranked> several)
     {
-        // Else the worst of those kept could be one of them, and would stand for those that cost as much as the ceiling.
-        if (offered.Cost > ceiling)
-            return;
         lock (gate)
         {
-            if (heap.Count < most)
-                heap.Enqueue(offered, offered);
-            else if (Compare(offered, heap.Peek()) < 0)
-                heap.EnqueueDequeue(offered, offered);
-            else
-                return;
+            foreach (var one in several)
+                Take(one);
             if (heap.Count < most)
                 return;
             Volatile.Write(ref worst, heap.Peek());
             Volatile.Write(ref threshold, heap.Peek().Cost);
         }
+    }
+
+    private void Take(Ranked offered)
+    {
+        // Else the worst of those kept could be one of them, and would stand for those that cost as much as the ceiling.
+        if (offered.Cost > ceiling)
+            return;
+        if (heap.Count < most)
+            heap.Enqueue(offered, (offered.Cost, offered));
+        else if (Compare(offered, heap.Peek()) < 0)
+            heap.EnqueueDequeue(offered, (offered.Cost, offered));
     }
 
     /// <summary>The best first.</summary>

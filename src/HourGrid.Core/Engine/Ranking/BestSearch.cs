@@ -80,6 +80,9 @@ internal sealed unsafe class BestSearch
         Search(options.Length, state, cost);
     }
 
+    /// <summary>Hands over what was found last; nothing is left out then.</summary>
+    public void HandOver() => picker.HandOver();
+
     private void Search(int level, ulong* state, long atLeast)
     {
         var its = open[level];

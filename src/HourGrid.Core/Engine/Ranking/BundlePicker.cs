@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
@@ -21,6 +22,11 @@ internal sealed unsafe class BundlePicker(
     private readonly int[] merged = new int[ranked.Problem.Levels.Count];
     private readonly RankedBundle?[] picked = new RankedBundle?[ranked.Problem.Levels.Count];
 
+    // What is handed over together, a small part of what is wanted: each time takes the list out of another processor's
+    // cache, and until then nobody knows of it.
+    private readonly List<Ranked> held = [];
+    private readonly int mostHeld = Math.Clamp(best.Wanted / 32, 1, 32);
+
     // How many bundles were looked at, since looking at the clock takes longer than at most of them.
     private int looked;
 
@@ -41,8 +47,22 @@ internal sealed unsafe class BundlePicker(
         else
         {
             var (bundles, _, ranks) = LookAlikes.Best(Options(chosen));
-            best.Offer(new(cost, ranks, bundles, [.. chosen]));
+            Hold(new(cost, ranks, bundles, [.. chosen]));
         }
+    }
+
+    /// <summary>Hands over what was offered and held back, so that all of it has been offered.</summary>
+    public void HandOver()
+    {
+        best.Offer(CollectionsMarshal.AsSpan(held));
+        held.Clear();
+    }
+
+    private void Hold(Ranked one)
+    {
+        held.Add(one);
+        if (held.Count >= mostHeld)
+            HandOver();
     }
 
     /// <summary>
@@ -140,7 +160,7 @@ internal sealed unsafe class BundlePicker(
         if (level == chosen.Length)
         {
             var bundles = Picked();
-            best.Offer(new(cost + Seats(spare), LookAlikes.Ranks(bundles), bundles, [.. chosen]));
+            Hold(new(cost + Seats(spare), LookAlikes.Ranks(bundles), bundles, [.. chosen]));
             return;
         }
         var option = ranked.Options[level][chosen[level]];
@@ -209,7 +229,7 @@ internal sealed unsafe class BundlePicker(
                 found = whole;
         }
         if (found is not null)
-            best.Offer(found);
+            Hold(found);
     }
 
     private IEnumerable<int[]> Variants(int[] chosen, int level)

@@ -29,6 +29,7 @@ internal static unsafe class SharedSearch
         {
             var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
             search.SearchBelow(root, [], 0);
+            search.HandOver();
             return search.IsStopped ? (Together(best), false) : (best.Sorted(), true);
         }
         var pieces = Pieces(ranked, choosing, root, best.Threshold);
@@ -39,17 +40,22 @@ internal static unsafe class SharedSearch
             {
                 using var own = new Choosing(ranked.Problem);
                 var search = new BestSearch(ranked, own, root, best, byShape, limit);
-                while (!search.IsStopped)
-                {
-                    var piece = Interlocked.Increment(ref taken);
-                    if (piece >= pieces.Count || pieces[piece].Cost > best.Threshold)
-                        return;
-                    search.SearchBelow(root, pieces[piece].Options, pieces[piece].Cost);
-                }
-                Volatile.Write(ref isStopped, true);
+                while (!search.IsStopped && Next() is { } piece)
+                    search.SearchBelow(root, piece.Options, piece.Cost);
+                search.HandOver();
+                if (search.IsStopped)
+                    Volatile.Write(ref isStopped, true);
             }
         );
         return isStopped ? (Together(best), false) : (best.Sorted(), true);
+
+        // The next piece, if anything wanted can come of it; nothing wanted comes of those after it then.
+        (long Cost, int[] Options)? Next() =>
+            Interlocked.Increment(ref taken) is var piece
+            && piece < pieces.Count
+            && pieces[piece].Cost <= best.Threshold
+                ? pieces[piece]
+                : null;
 
         // The best found so far on either way, each once.
         Ranked[] Together(BestList found)
@@ -58,6 +64,7 @@ internal static unsafe class SharedSearch
             var picker = new BundlePicker(ranked, root, first, byShape, WorkLimit.None);
             foreach (var (chosen, cost) in ceiling.All.OrderBy(one => one.Cost))
                 picker.Offer(chosen, cost);
+            picker.HandOver();
             return
             [
                 .. found
