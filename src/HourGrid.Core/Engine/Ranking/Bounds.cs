@@ -82,6 +82,10 @@ internal sealed class LevelBounds
         return bounds;
     }
 
+    /// <summary>For one level alone.</summary>
+    public static LevelBounds Alone(WeekTables tables, int level, RankedOption[] ranked) =>
+        new(new LevelBounds(tables), tables, tables.Options[level], ranked);
+
     private static byte[] Days(byte[] after, WeekTables tables, OptionTable[] options)
     {
         var days = new byte[after.Length];

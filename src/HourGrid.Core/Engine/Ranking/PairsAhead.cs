@@ -28,13 +28,9 @@ internal sealed unsafe class PairsAhead
     private readonly Choosing choosing;
     private readonly WorkLimit limit;
     private readonly RankedLevel level;
-    private readonly RankedLevel next;
-    private readonly RankedLevel last;
-    private readonly int nextLevel;
-
-    // Each of the last two can fill so much of what the other leaves.
-    private readonly int nextFills;
-    private readonly int lastFills;
+    private readonly PairSide next;
+    private readonly PairSide last;
+    private readonly int levelNumber;
     private readonly ulong[] owner;
 
     private int work;
@@ -47,9 +43,9 @@ internal sealed unsafe class PairsAhead
         (tables, costs) = (ranked.Tables, ranked.Costs);
         this.choosing = choosing;
         this.limit = limit;
-        nextLevel = ranked.Levels.Length - LevelsLeft + 1;
-        (level, next, last) = (ranked.Levels[nextLevel - 1], ranked.Levels[nextLevel], ranked.Levels[nextLevel + 1]);
-        (nextFills, lastFills) = (next.With.MostBusy - last.With.MostBusy, last.With.MostBusy);
+        levelNumber = ranked.Levels.Length - LevelsLeft;
+        level = ranked.Levels[levelNumber];
+        (next, last) = (ranked.LastTwo[0], ranked.LastTwo[1]);
         owner = Pinned.Vectors(2 * tables.VectorsOfLanes);
     }
 
@@ -80,7 +76,7 @@ internal sealed unsafe class PairsAhead
         where T : struct, ILanes<T>
     {
         var (level, after, costs) = (this.level, this.level.After, this.costs);
-        var left = choosing.Scratch(nextLevel);
+        var left = choosing.Scratch(levelNumber + 1);
         IdleScan.Cut(lanes, level, state, node.MostIdleWith(level, cost, wanted));
         var (count, forIdle, most) = (0, -1L, -1L);
         for (int word = level.FirstWord, from = 0; word < level.EndWord; word++, from += 64)
@@ -89,7 +85,7 @@ internal sealed unsafe class PairsAhead
             var number = from + BitOperations.TrailingZeroCount(bits);
             if (++work >= WorkBetweenLooks && IsOver())
                 return count;
-            if (!choosing.Choose(nextLevel - 1, number, state, left))
+            if (!choosing.Choose(levelNumber, number, state, left))
                 continue;
             var option = level.Options + number * lanes.Width;
             var days = node.Days | ((OptionHead*)option)->Days;
@@ -117,40 +113,56 @@ internal sealed unsafe class PairsAhead
     private bool AnyPair<T>(T lanes, Partial node, Vector256<short>* option, long forIdle, long most, ulong* state)
         where T : struct, ILanes<T>
     {
-        var (next, last) = (this.next, this.last);
-        var lasts = IdleScan.Cut(lanes, last, state, most + nextFills);
+        var lasts = IdleScan.Cut(lanes, last.Level, state, most + last.Left.MostBusy);
         if (lasts == 0)
             return false;
-        var others = IdleScan.Cut(lanes, next, state, most + lastFills);
-        if (others == 0 || others * lasts > MostPairs)
-            return others > 0;
-        work += others * lasts;
-        for (int word = next.FirstWord, from = 0; word < next.EndWord; word++, from += 64)
+        var nexts = IdleScan.Cut(lanes, next.Level, state, most + next.Left.MostBusy);
+        if (nexts == 0 || nexts * lasts > MostPairs)
+            return nexts > 0;
+        work += nexts * lasts;
+        return AnyPair(lanes, lasts < nexts ? last : next, node, option, forIdle, most, state);
+    }
+
+    /// <summary>As the other one, looked at from the side that has fewer options open.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private bool AnyPair<T>(
+        T lanes,
+        PairSide side,
+        Partial node,
+        Vector256<short>* option,
+        long forIdle,
+        long most,
+        ulong* state
+    )
+        where T : struct, ILanes<T>
+    {
+        var (its, beside) = (side.Level, side.Other);
+        for (int word = its.FirstWord, from = 0; word < its.EndWord; word++, from += 64)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var number = from + BitOperations.TrailingZeroCount(bits);
-            var other = next.Options + number * lanes.Width;
-            var row = choosing.Row(nextLevel, number);
-            if (!IdleScan.Any(lanes, other + 1, row, last, state, most))
+            var other = its.Options + number * lanes.Width;
+            var row = side.Row(number);
+            if (!IdleScan.Any(lanes, other + 1, row, beside, state, most))
                 continue;
-            var mostWith = MostIdleWith(node, (OptionHead*)option, (OptionHead*)other, forIdle);
-            if (mostWith >= most || IdleScan.Any(lanes, other + 1, row, last, state, mostWith))
+            var mostWith = MostIdleWith(node, (OptionHead*)option, (OptionHead*)other, side.Left, forIdle);
+            if (mostWith >= most || IdleScan.Any(lanes, other + 1, row, beside, state, mostWith))
                 return true;
         }
         return false;
     }
 
-    /// <summary>The most idle minutes with an option and one of the level after it, for the days and courses they take.</summary>
-    private long MostIdleWith(Partial node, OptionHead* option, OptionHead* other, long forIdle)
+    /// <summary>The most idle minutes with two options, for the days and courses they take, where one level is left.</summary>
+    private long MostIdleWith(Partial node, OptionHead* option, OptionHead* other, LevelBounds left, long forIdle)
     {
         var days = node.Days | option->Days;
         var taken = node.Taken + option->Taken;
         return costs.MostIdle(
             forIdle
                 + costs.Days(level.After.DaysAtLeast(days))
-                - costs.Days(next.After.DaysAtLeast(days | other->Days))
+                - costs.Days(left.DaysAtLeast(days | other->Days))
                 + costs.Wanted(taken + level.After.MostTaken)
-                - costs.Wanted(taken + other->Taken + next.After.MostTaken)
+                - costs.Wanted(taken + other->Taken + left.MostTaken)
         );
     }
 

@@ -32,12 +32,16 @@ internal sealed class RankedProblem
         Costs = new WeighedCosts(Badness, Tables, problem.Courses.Count);
         Bounds = LevelBounds.Of(problem, Tables, Options);
         Levels = [.. Enumerable.Range(0, problem.Levels.Count).Select(level => new RankedLevel(this, level))];
+        LastTwo = Levels.Length < 2 ? [] : [PairSide.SecondLast(this), PairSide.Last(this, cancellation)];
     }
 
     public Problem Problem { get; }
 
     /// <summary>The levels, as the search sees them.</summary>
     public RankedLevel[] Levels { get; }
+
+    /// <summary>The last two levels, where there are as many.</summary>
+    public PairSide[] LastTwo { get; }
 
     public Badness Badness { get; }
 
