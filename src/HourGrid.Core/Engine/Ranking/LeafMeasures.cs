@@ -1,3 +1,4 @@
+using System.Numerics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Measuring;
@@ -12,11 +13,9 @@ internal sealed class LeafMeasures
     private readonly bool breaksMatter;
     private readonly bool isWanted;
 
-    // By number of levels: their options and the meetings of these, as measured last.
-    private readonly int[] last;
-    private readonly DayMeeting[][] merged;
-    private readonly int[] counts;
-    private int merges;
+    // The meetings of a timetable, a bit each, and in their order.
+    private readonly ulong[] places;
+    private readonly DayMeeting[] meetings;
 
     // By day: the soft breaks wanted on it, and the hours that Can't blocks take of it.
     private readonly Break[][] breaks;
@@ -28,10 +27,8 @@ internal sealed class LeafMeasures
     public LeafMeasures(WeekTables tables, Ask ask, bool forScore = true)
     {
         this.tables = tables;
-        var levels = tables.Options.Length;
-        last = new int[levels];
-        merged = [.. Enumerable.Range(0, levels + 1).Select(_ => new DayMeeting[tables.MostMeetings])];
-        counts = new int[levels + 1];
+        meetings = new DayMeeting[tables.Meetings.InOrder.Length];
+        places = new ulong[(meetings.Length + 63) / 64];
         missedByClass = new int[tables.Classes.Length];
         var soft = ask.Breaks.Where(wanted => wanted.Strength == Strength.RatherNot).ToArray();
         breaksMatter = soft.Length > 0 && !(forScore && ask.Weights.BreaksMissed == 0);
@@ -65,43 +62,30 @@ internal sealed class LeafMeasures
     {
         if (!isWanted)
             return;
-        // Timetables measured one after the other have most of their first levels in common.
-        var same = 0;
-        while (same < merges && last[same] == chosen[same])
-            same++;
-        for (var level = same; level < chosen.Length; level++)
-            Merge(level, tables.Options[level][last[level] = chosen[level]].Meetings);
-        merges = chosen.Length;
-        Measure(merged[merges].AsSpan(0, counts[merges]));
+        for (var level = 0; level < chosen.Length; level++)
+            foreach (var place in tables.Options[level][chosen[level]].Meetings)
+                places[place >> 6] |= 1UL << place;
+        var count = 0;
+        for (var word = 0; word < places.Length; word++)
+        {
+            for (var bits = places[word]; bits != 0; bits &= bits - 1)
+                meetings[count++] = tables.Meetings.InOrder[(word << 6) + BitOperations.TrailingZeroCount(bits)];
+            places[word] = 0;
+        }
+        Measure(meetings.AsSpan(0, count));
     }
 
-    /// <summary>Merges an option's meetings among those of the levels before, in the order of a week.</summary>
-    private void Merge(int level, DayMeeting[] added)
-    {
-        var before = merged[level];
-        var into = merged[level + 1];
-        var count = counts[level];
-        var (i, j, k) = (0, 0, 0);
-        while (i < count && j < added.Length)
-            into[k++] = before[i].Order <= added[j].Order ? before[i++] : added[j++];
-        while (i < count)
-            into[k++] = before[i++];
-        while (j < added.Length)
-            into[k++] = added[j++];
-        counts[level + 1] = k;
-    }
-
-    private void Measure(ReadOnlySpan<DayMeeting> meetings)
+    private void Measure(ReadOnlySpan<DayMeeting> all)
     {
         (LongestStretch, Moves, BreaksMissed) = (0, 0, 0);
         if (breaksMatter)
             Array.Clear(missedByClass);
-        for (var from = 0; from < meetings.Length; )
+        for (var from = 0; from < all.Length; )
         {
             var to = from + 1;
-            while (to < meetings.Length && meetings[to].Day == meetings[from].Day)
+            while (to < all.Length && all[to].Day == all[from].Day)
                 to++;
-            MeasureDay(meetings[from..to]);
+            MeasureDay(all[from..to]);
             from = to;
         }
         foreach (var missed in missedByClass)

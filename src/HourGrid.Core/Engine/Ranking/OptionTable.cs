@@ -17,13 +17,6 @@ internal struct OptionHead
     public int Changes;
 }
 
-/// <summary>A meeting on one weekday of one week class, as whole timetables are measured.</summary>
-internal readonly record struct DayMeeting(int Day, int Start, int End, int Campus)
-{
-    /// <summary>By day, start and end. Equal ones are of one section and keep the order they have.</summary>
-    public readonly long Order = (long)Day << 32 | (long)Start << 16 | (long)End;
-}
-
 /// <summary>What the measures need to know of one option.</summary>
 /// <remarks>Unsafe: the vectors are those of the tables that made it.</remarks>
 internal sealed unsafe class OptionTable
@@ -50,7 +43,7 @@ internal sealed unsafe class OptionTable
         EarliestStart = NoStart;
         for (var i = 0; i < tables.Vectors; i++)
             Lanes[1 + 3 * i] = Vector256.Create(NoStart);
-        var meetings = new List<DayMeeting>();
+        var meetings = new List<int>();
         var today = new List<Meeting>();
         // Its meetings are in the order of a week, so that those of a day stand together.
         var all = option.Meetings;
@@ -82,8 +75,8 @@ internal sealed unsafe class OptionTable
     /// <summary>The weekdays with a meeting, by week class, a bit each.</summary>
     public int[] DaysByClass { get; }
 
-    /// <summary>Its meetings by week class, day and time.</summary>
-    public DayMeeting[] Meetings { get; }
+    /// <summary>The places of its meetings in <see cref="WeekTables.Meetings"/>, for each week class they have.</summary>
+    public int[] Meetings { get; }
 
     public int EarliestStart { get; private set; }
     public int LatestEnd { get; private set; }
@@ -104,7 +97,7 @@ internal sealed unsafe class OptionTable
             head->Days |= (ulong)DaysByClass[classes[i]] << 8 * i;
     }
 
-    private void Add(List<Meeting> today, int number, SoftRules soft, WeekTables tables, List<DayMeeting> meetings)
+    private void Add(List<Meeting> today, int number, SoftRules soft, WeekTables tables, List<int> meetings)
     {
         var (weekClass, weekday) = (number / Weekdays.PerWeek, (Weekday)(number % Weekdays.PerWeek));
         var weeks = tables.WeeksIn[weekClass];
@@ -113,12 +106,16 @@ internal sealed unsafe class OptionTable
         var vectors = (short*)(Lanes + 1 + 3 * (lane / LanesInVector)) + lane % LanesInVector;
         vectors[0] = (short)day.Start;
         vectors[LanesInVector] = (short)day.End;
-        foreach (var meeting in today)
+        var twin = 0;
+        for (var i = 0; i < today.Count; i++)
         {
+            var meeting = today[i];
+            twin = i > 0 && meeting.Time == today[i - 1].Time ? twin + 1 : 0;
             var campus = soft.CampusOf(meeting);
             if (campus is >= 0 and < MostCampuses)
                 vectors[2 * LanesInVector] |= (short)(1 << campus);
-            meetings.Add(new(number, meeting.Time.Start.Value, meeting.Time.End.Value, campus));
+            var (start, end) = (meeting.Time.Start.Value, meeting.Time.End.Value);
+            meetings.Add(tables.Meetings.Add(new(number, start, end, campus), twin));
         }
         EarliestStart = Math.Min(EarliestStart, day.Start);
         LatestEnd = Math.Max(LatestEnd, day.End);

@@ -51,7 +51,6 @@ internal sealed unsafe class WeekTables
         for (var day = 0; day < laneOf.Length; day++)
             lanesOf[day / Weekdays.PerWeek * Vectors + laneOf[day] / LanesInVector] |=
                 1u << laneOf[day] % LanesInVector;
-        MostMeetings = problem.Levels.Sum(level => level.Options.Max(MeetingsOf));
 
         vectorsOfOptions = Pinned.Vectors(options.Length * VectorsOfOption);
         var next = Pinned.FirstVector(vectorsOfOptions);
@@ -68,7 +67,11 @@ internal sealed unsafe class WeekTables
                 its[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, next);
             }
         }
-        MostCampuses = CampusesIn(Options);
+        Meetings.Sort();
+        foreach (var its in Options)
+        foreach (var option in its)
+            Meetings.Place(option.Meetings);
+        MostCampuses = CampusesIn(Meetings.InOrder);
         HasSoft = Options.Any(its => its.Any(option => option.Soft > 0));
         HasAway = Options.Any(its => its.Any(option => option.Away > 0));
         DayClasses = Undominated();
@@ -100,8 +103,8 @@ internal sealed unsafe class WeekTables
     /// <summary>Weeks of each lane, by vector; 0 for lanes that only fill a vector.</summary>
     public Vector256<short>* WeightOfVector { get; }
 
-    /// <summary>The most meetings a timetable has, counted once for each of their week classes.</summary>
-    public int MostMeetings { get; }
+    /// <summary>The meetings of all options, for each week class they have.</summary>
+    public ListedMeetings Meetings { get; } = new();
 
     /// <summary>Week classes whose class days can be the most of all, as many as a word holds.</summary>
     public int[] DayClasses { get; }
@@ -163,15 +166,10 @@ internal sealed unsafe class WeekTables
         return (lanes, weightOfLane);
     }
 
-    private int MeetingsOf(CourseOption option) =>
-        option.Meetings.Sum(meeting => Classes.Count(weeks => weeks.Overlaps(meeting.Weeks)));
-
-    private static int CampusesIn(OptionTable[][] options)
+    private static int CampusesIn(DayMeeting[] meetings)
     {
         var all = 0u;
-        foreach (var its in options)
-        foreach (var option in its)
-        foreach (var meeting in option.Meetings)
+        foreach (var meeting in meetings)
             if (meeting.Campus is >= 0 and < OptionTable.MostCampuses)
                 all |= 1u << meeting.Campus;
         return BitOperations.PopCount(all);
