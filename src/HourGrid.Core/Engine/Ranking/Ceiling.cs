@@ -21,7 +21,7 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     private readonly Lock gate = new();
     private readonly List<Found> found = [];
     private readonly HashSet<ulong> known = [];
-    private readonly PriorityQueue<int[], long> next = new();
+    private readonly PriorityQueue<Found, long> next = new();
 
     // How many timetables cost so much, the most first; and how many they are together.
     private readonly PriorityQueue<int, long> counts = new();
@@ -31,7 +31,11 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     /// <summary>A timetable that stands.</summary>
     /// <param name="Chosen">An option of each level.</param>
     /// <param name="Cost">Its cost, with the most seats to spare that its hours have.</param>
-    public readonly record struct Found(int[] Chosen, long Cost);
+    /// <param name="Exchanged">
+    /// The level whose option was exchanged to find it: to exchange it once more finds the same. -1 where it was found
+    /// otherwise.
+    /// </param>
+    public readonly record struct Found(int[] Chosen, long Cost, int Exchanged = -1);
 
     /// <summary>How many are wanted.</summary>
     public int Wanted => wanted;
@@ -63,7 +67,7 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
     /// <summary>Takes note of a timetable that stands, if it was not known and is under the ceiling.</summary>
     public void Add(Found one) => Add([one]);
 
-    /// <summary>Takes note of several, so that threads seldom wait for each other.</summary>
+    /// <summary>Takes note of several.</summary>
     public void Add(ReadOnlySpan<Found> several)
     {
         lock (gate)
@@ -77,7 +81,7 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
         if (most >= threshold || !known.Add(KeyOf(one.Chosen)))
             return;
         found.Add(one);
-        next.Enqueue(one.Chosen, one.Cost);
+        next.Enqueue(one, one.Cost);
         var count = CountOf(one.Chosen);
         counts.Enqueue(count, -most);
         counted += count;
@@ -87,11 +91,16 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
             Volatile.Write(ref threshold, -worst);
     }
 
-    /// <summary>The best of those that this did not give yet, as long as it is no worse than the ceiling.</summary>
-    public int[]? Next()
+    /// <summary>The best of those that this did not give yet, as long as they are no worse than the ceiling.</summary>
+    /// <param name="into">Takes them.</param>
+    /// <returns>How many there are, no more than there is room for.</returns>
+    public int Next(Span<Found> into)
     {
+        var count = 0;
         lock (gate)
-            return next.TryDequeue(out var chosen, out var cost) && cost <= threshold ? chosen : null;
+            while (count < into.Length && next.TryDequeue(out into[count], out var cost) && cost <= threshold)
+                count++;
+        return count;
     }
 
     /// <summary>

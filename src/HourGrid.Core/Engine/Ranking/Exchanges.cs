@@ -12,6 +12,9 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <remarks>Unsafe: rows are those of the problem; options come from the bits of states.</remarks>
 internal sealed unsafe class Exchanges
 {
+    /// <summary>So many are taken and given together: each time takes the ceiling out of another processor's cache.</summary>
+    private const int Together = 4;
+
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly Root root;
@@ -52,21 +55,32 @@ internal sealed unsafe class Exchanges
             {
                 using var own = new Choosing(ranked.Problem);
                 var exchanges = new Exchanges(ranked, own, root, ceiling);
-                while (Interlocked.Decrement(ref count) >= 0 && ceiling.Next() is { } chosen)
-                    if (!exchanges.Exchange(chosen, limit))
+                var known = new Ceiling.Found[Together];
+                while (Interlocked.Add(ref count, -Together) >= 0 && !limit.IsOver())
+                    if (!exchanges.Exchange(known.AsSpan(0, ceiling.Next(known)), limit))
                         return;
             }
         );
 
-    /// <returns>Whether there was time for it.</returns>
-    private bool Exchange(int[] known, WorkLimit limit)
+    /// <returns>Whether there were any.</returns>
+    private bool Exchange(ReadOnlySpan<Ceiling.Found> several, WorkLimit limit)
     {
-        int[] chosen = [.. known];
         found.Clear();
+        foreach (ref readonly var known in several)
+            Exchange(known, limit);
+        ceiling.Add(CollectionsMarshal.AsSpan(found));
+        return !several.IsEmpty;
+    }
+
+    private void Exchange(in Ceiling.Found known, WorkLimit limit)
+    {
+        int[] chosen = [.. known.Chosen];
         for (var level = 0; level < levels && !limit.IsOver(); level++)
         {
             if (level > 0)
                 before[level].Become(before[level - 1], ranked.Levels[level - 1], chosen[level - 1]);
+            if (level == known.Exchanged)
+                continue;
             var rest = before[level];
             for (var later = level + 1; later < levels; later++, rest = others)
                 others.Become(rest, ranked.Levels[later], chosen[later]);
@@ -75,13 +89,11 @@ internal sealed unsafe class Exchanges
             for (var i = 0; i < count; i++)
             {
                 chosen[level] = Partial.OptionOf(its[i]);
-                if (chosen[level] != known[level] && KeepsRules(chosen))
+                if (chosen[level] != known.Chosen[level] && KeepsRules(chosen))
                     Add(rest, level, chosen);
             }
-            chosen[level] = known[level];
+            chosen[level] = known.Chosen[level];
         }
-        ceiling.Add(CollectionsMarshal.AsSpan(found));
-        return !limit.IsOver();
     }
 
     /// <summary>The options of a level that may stand beside those chosen of all others.</summary>
@@ -138,6 +150,6 @@ internal sealed unsafe class Exchanges
         leaf.Measure(chosen);
         var cost = whole.Cost(leaf);
         if (cost < ceiling.Threshold)
-            found.Add(new([.. chosen], cost));
+            found.Add(new([.. chosen], cost, level));
     }
 }

@@ -62,7 +62,7 @@ internal static unsafe class SharedSearch
         {
             var first = new BestList(count);
             var picker = new BundlePicker(ranked, root, first, byShape, WorkLimit.None);
-            foreach (var (chosen, cost) in ceiling.All.OrderBy(one => one.Cost))
+            foreach (var (chosen, cost, _) in ceiling.All.OrderBy(one => one.Cost))
                 picker.Offer(chosen, cost);
             picker.HandOver();
             return
