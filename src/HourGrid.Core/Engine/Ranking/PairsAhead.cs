@@ -31,6 +31,9 @@ internal sealed unsafe class PairsAhead
     private readonly PairSide next;
     private readonly PairSide last;
     private readonly int levelNumber;
+
+    // On how many days there are any meetings.
+    private readonly int mostDays;
     private readonly ulong[] owner;
 
     private int work;
@@ -46,6 +49,7 @@ internal sealed unsafe class PairsAhead
         levelNumber = ranked.Levels.Length - LevelsLeft;
         level = ranked.Levels[levelNumber];
         (next, last) = (ranked.LastTwo[0], ranked.LastTwo[1]);
+        mostDays = tables.MostDays;
         owner = Pinned.Vectors(2 * tables.VectorsOfLanes);
     }
 
@@ -136,35 +140,45 @@ internal sealed unsafe class PairsAhead
     )
         where T : struct, ILanes<T>
     {
-        var (its, beside) = (side.Level, side.Other);
+        var (its, beside, left, costs) = (side.Level, side.Other, side.Left, this.costs);
+        var days = node.Days | ((OptionHead*)option)->Days;
+        var taken = node.Taken + ((OptionHead*)option)->Taken;
+        // What idle time may cost together with days and courses left out, which each pair tells better.
+        var forAll =
+            forIdle + costs.Days(level.After.DaysAtLeast(days)) + costs.Wanted(taken + level.After.MostTaken);
+        // Where no pair can have too many days, idle time alone tells nearly all that have too much.
+        var daysTell = forAll < costs.Days(mostDays);
         for (int word = its.FirstWord, from = 0; word < its.EndWord; word++, from += 64)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var number = from + BitOperations.TrailingZeroCount(bits);
             var other = its.Options + number * lanes.Width;
-            var row = side.Row(number);
-            if (!IdleScan.Any(lanes, other + 1, row, beside, state, most))
+            var mostWith = daysTell ? MostIdleWith((OptionHead*)other, days, taken, left, forAll) : most;
+            if (mostWith < 0 || (mostWith < most && IdleScan.IdleWith(lanes, other + 1) > mostWith + left.MostBusy))
                 continue;
-            var mostWith = MostIdleWith(node, (OptionHead*)option, (OptionHead*)other, side.Left, forIdle);
-            if (mostWith >= most || IdleScan.Any(lanes, other + 1, row, beside, state, mostWith))
+            if (!IdleScan.Any(lanes, other + 1, side.Row(number), beside, state, mostWith))
+                continue;
+            if (daysTell)
+                return true;
+            mostWith = MostIdleWith((OptionHead*)other, days, taken, left, forAll);
+            if (mostWith >= most || IdleScan.Any(lanes, other + 1, side.Row(number), beside, state, mostWith))
                 return true;
         }
         return false;
     }
 
-    /// <summary>The most idle minutes with two options, for the days and courses they take, where one level is left.</summary>
-    private long MostIdleWith(Partial node, OptionHead* option, OptionHead* other, LevelBounds left, long forIdle)
-    {
-        var days = node.Days | option->Days;
-        var taken = node.Taken + option->Taken;
-        return costs.MostIdle(
-            forIdle
-                + costs.Days(level.After.DaysAtLeast(days))
-                - costs.Days(left.DaysAtLeast(days | other->Days))
-                + costs.Wanted(taken + level.After.MostTaken)
-                - costs.Wanted(taken + other->Taken + left.MostTaken)
+    /// <summary>The most idle minutes with an option of one of the last two levels, for the days and courses it takes.</summary>
+    /// <param name="head">The option.</param>
+    /// <param name="days">The days of what is chosen before the two.</param>
+    /// <param name="taken">Courses taken before them.</param>
+    /// <param name="left">What the other of the two adds at least.</param>
+    /// <param name="forAll">What idle time, days and courses left out may cost together.</param>
+    private long MostIdleWith(OptionHead* head, ulong days, int taken, LevelBounds left, long forAll) =>
+        costs.MostIdle(
+            forAll
+                - costs.Days(left.DaysAtLeast(days | head->Days))
+                - costs.Wanted(taken + head->Taken + left.MostTaken)
         );
-    }
 
     private bool IsOver()
     {

@@ -78,6 +78,13 @@ internal sealed unsafe class WeekTables
         foreach (var its in Options)
         foreach (var option in its)
             option.TakeDays(DayClasses);
+        MostDays = DayClasses
+            .Select(one =>
+                Options.SelectMany(its => its).Aggregate(0, (days, option) => days | option.DaysByClass[one])
+            )
+            .Select(days => BitOperations.PopCount((uint)days))
+            .DefaultIfEmpty()
+            .Max();
     }
 
     /// <summary>The week classes.</summary>
@@ -108,6 +115,9 @@ internal sealed unsafe class WeekTables
 
     /// <summary>Week classes whose class days can be the most of all, as many as a word holds.</summary>
     public int[] DayClasses { get; }
+
+    /// <summary>On how many weekdays of a week options meet at all, in the class where it is the most.</summary>
+    public int MostDays { get; }
 
     /// <summary>By level and option.</summary>
     public OptionTable[][] Options { get; }
