@@ -39,13 +39,24 @@ internal static class LiftedCounts
         foreach (var (group, compiling) in groups.Zip(problems))
         {
             var problem = compiling.GetAwaiter().GetResult();
+            // What breaks a rule in every root is found once for all of them; so roots without one of the rules are apart.
+            foreach (
+                var part in group
+                    .GroupBy(set => sets[set].Any(wish => problem.IsRule(wish)))
+                    .Select(Enumerable.ToArray)
+            )
+                CountTogether(problem, part);
+        }
+        return (counts, isExact);
+
+        void CountTogether(Problem problem, int[] group)
+        {
             Root[] roots = [.. group.Select(set => RootOf(problem, sets[set]))];
-            using var count = Counts.Count(problem, roots, limit);
+            using var count = Counts.Count(problem.Narrowed(roots, limit.Cancellation), roots, limit);
             isExact &= count.IsExact;
             for (var i = 0; i < group.Length; i++)
                 counts[group[i]] = count.Totals[i].Timetables;
         }
-        return (counts, isExact);
 
         Problem Compile(int[] group)
         {

@@ -27,6 +27,9 @@ public sealed class Problem
     /// <summary>The most words all rows together may take: 128 MB.</summary>
     private const long MaxRowWords = 1 << 24;
 
+    /// <summary>The most words that are copied to be narrowed: 8 MB.</summary>
+    private const int MostWordsNarrowed = 1 << 20;
+
     private Problem(
         CatalogueSnapshot snapshot,
         Ask ask,
@@ -60,6 +63,8 @@ public sealed class Problem
         Words = GC.AllocateUninitializedArray<ulong>(length + Vector256<ulong>.Count, pinned: true);
         new RowBuilder(this, table, conflicts, order).Build(cancellation);
         BuildAdds(order);
+        if (!scope.HasSwitches)
+            Narrow([Root.Of(this, Lifted.None(wishes.Count))], cancellation);
         HasCreditVariants = Levels.Any(level =>
             level
                 .Options.Where(option => option.Against.Length == 0)
@@ -96,7 +101,7 @@ public sealed class Problem
     /// The rows of all options, level by level, and then what they take off the lanes. Pinned, for the innermost loops, and
     /// a vector longer, so that they may read one from any word on.
     /// </summary>
-    internal ulong[] Words { get; }
+    internal ulong[] Words { get; private set; }
 
     /// <summary>
     /// By level, where its rows begin: <see cref="RowWords"/> words an option, for the words of a state from the next
@@ -155,6 +160,24 @@ public sealed class Problem
         return new(snapshot, ask, wishes, courses, scope, cancellation);
     }
 
+    /// <summary>
+    /// The same for some of its roots alone: no pair stands in its rows that breaks a rule in all of them.
+    /// </summary>
+    internal Problem Narrowed(IReadOnlyList<Root> roots, CancellationToken cancellation)
+    {
+        if (Rules.Count + Lanes.Count == 0 || Words.Length > MostWordsNarrowed)
+            return this;
+        var narrowed = (Problem)MemberwiseClone();
+        narrowed.Words = GC.AllocateUninitializedArray<ulong>(Words.Length, pinned: true);
+        Words.CopyTo(narrowed.Words, 0);
+        narrowed.Narrow(roots, cancellation);
+        return narrowed;
+    }
+
+    /// <summary>Whether a wish is in the rules or lanes, not in the options alone.</summary>
+    internal bool IsRule(Wish wish) =>
+        Rules.Any(rule => Wishes[rule.Wish] == wish) || Lanes.Any(lane => Wishes[lane.Wish] == wish);
+
     /// <summary>Words of a row of a level's option.</summary>
     internal int RowWords(int level) => Layout.LanesAt - Layout.First[level + 1];
 
@@ -189,6 +212,12 @@ public sealed class Problem
             at += Levels[level].Options.Count * Layout.Guards.Length;
         }
         return (rowsAt, addsAt, at);
+    }
+
+    private void Narrow(IReadOnlyList<Root> roots, CancellationToken cancellation)
+    {
+        if (Rules.Count + Lanes.Count > 0)
+            new PairNarrowing(this, Root.Loosest(this, roots), cancellation).Narrow();
     }
 
     private void BuildAdds(int[] order)

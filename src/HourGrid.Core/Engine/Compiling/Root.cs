@@ -39,6 +39,26 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
         return new(state, isDead, holdsNothing && !isDead && KeepsLanesWithNothing(problem, state));
     }
 
+    /// <summary>A state that has every witness that one of some roots has, and of every lane the most that one has left.</summary>
+    public static ulong[] Loosest(Problem problem, IReadOnlyList<Root> roots)
+    {
+        var layout = problem.Layout;
+        var loosest = (ulong[])roots[0].State.Clone();
+        foreach (var root in roots.Skip(1))
+        {
+            for (var word = 0; word < layout.LanesAt; word++)
+                loosest[word] |= root.State[word];
+            for (var lane = 0; lane < problem.Lanes.Count; lane++)
+            {
+                var (word, shift, width) = layout.LanePlace(lane);
+                var mask = (1UL << width) - 1 << shift;
+                ref var most = ref loosest[layout.LanesAt + word];
+                most = most & ~mask | Math.Max(most & mask, root.State[layout.LanesAt + word] & mask);
+            }
+        }
+        return loosest;
+    }
+
     private static (bool MayBeTaken, bool MayBeLeftOut) Roles(Problem problem, CoursePlay course, Lifted lifted)
     {
         var eitherOr = Wishes.EitherOrOf(problem.Ask, course.Wanted);

@@ -9,7 +9,7 @@ namespace HourGrid.Core.Engine.Counting;
 /// </summary>
 /// <remarks>
 /// A search over sets of states, as an automaton is made deterministic: the states of a set differ in what is left of
-/// the lanes alone. Rare, so it is plain and not fast.
+/// the lanes, and in the options that stood beside one choice and not beside another. Rare, so it is plain and not fast.
 /// </remarks>
 internal sealed unsafe class ShapeSets
 {
@@ -37,7 +37,7 @@ internal sealed unsafe class ShapeSets
         if (level == choosing.Problem.Levels.Count)
             return 1;
         UInt128 count = 0;
-        foreach (var options in OptionsByShape(level, states[0]))
+        foreach (var options in OptionsByShape(level, states))
         {
             if (limit.IsOver())
                 break;
@@ -48,23 +48,25 @@ internal sealed unsafe class ShapeSets
         return count;
     }
 
-    private IEnumerable<IGrouping<int, int>> OptionsByShape(int level, ulong[] state)
+    private IEnumerable<IGrouping<int, int>> OptionsByShape(int level, List<ulong[]> states)
     {
         var first = choosing.Problem.Layout.First;
         var left = new List<int>();
         for (var word = first[level]; word < first[level + 1]; word++)
-        for (var bits = state[word]; bits != 0; bits &= bits - 1)
+        for (var bits = states.Aggregate(0UL, (any, state) => any | state[word]); bits != 0; bits &= bits - 1)
             left.Add(((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits));
         return left.GroupBy(option => choosing.Problem.Levels[level].Options[option].Shape);
     }
 
     private List<ulong[]> Next(int level, List<ulong[]> states, IEnumerable<int> options)
     {
-        var lanesAt = choosing.Problem.Layout.LanesAt;
+        var word = choosing.Problem.Layout.First[level];
         var found = new List<ulong[]>();
         foreach (var option in options)
         foreach (var state in states)
         {
+            if ((state[word + option / 64] >> option & 1) == 0)
+                continue;
             var next = new ulong[choosing.Problem.Layout.WordCount + 1];
             fixed (ulong* from = state)
             fixed (ulong* to = next)
@@ -73,7 +75,7 @@ internal sealed unsafe class ShapeSets
                     continue;
                 choosing.Normalize(level + 1, to);
             }
-            if (!found.Exists(other => other.AsSpan(lanesAt).SequenceEqual(next.AsSpan(lanesAt))))
+            if (!found.Exists(other => other.SequenceEqual(next)))
                 found.Add(next);
         }
         return found;

@@ -1,0 +1,141 @@
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>
+/// Takes out of the rows what breaks a rule together with their option, whatever else is chosen: such pairs conflict as
+/// well as any two that overlap, and are seen before a search comes to them.
+/// </summary>
+/// <remarks>
+/// Options that do the same to a rule are looked at once: an option leaves few different sets of witnesses of a rule, and
+/// takes few different amounts off a lane. Rules of more witnesses than a word holds are left to the search.
+/// </remarks>
+internal sealed class PairNarrowing
+{
+    private readonly Problem problem;
+    private readonly ulong[] state;
+    private readonly CancellationToken cancellation;
+
+    private readonly int[] first;
+    private readonly int[] optionsOf;
+
+    // For one rule, by what an option does to it: the number of that, and the options that do it.
+    private readonly Dictionary<ulong, int> numbers = [];
+    private readonly List<ulong> effects = [];
+    private readonly List<ulong[]> holders = [];
+
+    // The number of what each option does to it, level by level.
+    private readonly int[] numberOf;
+
+    /// <param name="problem">Whose rows are narrowed, in place.</param>
+    /// <param name="state">A root state that has every witness and as much left of every lane as any root that is asked.</param>
+    /// <param name="cancellation">Stops at any moment; the rows are of no use then.</param>
+    public PairNarrowing(Problem problem, ulong[] state, CancellationToken cancellation)
+    {
+        (this.problem, this.state, this.cancellation) = (problem, state, cancellation);
+        first = problem.Layout.First;
+        optionsOf = [.. problem.Levels.Select(level => level.Options.Count)];
+        numberOf = new int[optionsOf.Sum()];
+    }
+
+    public void Narrow()
+    {
+        var layout = problem.Layout;
+        for (var rule = 0; rule < problem.Rules.Count; rule++)
+        {
+            var witnesses = problem.Rules[rule].Witnesses.Count;
+            if (witnesses is 0 or > StateLayout.WidestField)
+                continue;
+            var (word, shift) = layout.WitnessPlace(rule, 0);
+            var left = state[word] >> shift & (1UL << witnesses) - 1;
+            FindEffects(
+                level => (problem.RowsAt[level] + word - first[level + 1], problem.RowWords(level)),
+                shift,
+                left
+            );
+            Narrow((one, other) => (one & other) != 0);
+        }
+        for (var lane = 0; lane < problem.Lanes.Count; lane++)
+        {
+            var (word, shift, width) = layout.LanePlace(lane);
+            var mask = (1UL << width) - 1;
+            var left = state[layout.LanesAt + word] >> shift & mask;
+            FindEffects(level => (problem.AddsAt[level] + word, layout.Guards.Length), shift, mask);
+            Narrow((one, other) => one + other <= left);
+        }
+    }
+
+    /// <summary>Tells apart what options do to a rule.</summary>
+    /// <param name="place">By level, the word that says it of the first option, and how many words further the next.</param>
+    /// <param name="shift">Its lowest bit.</param>
+    /// <param name="mask">Its bits, moved to the lowest.</param>
+    private void FindEffects(Func<int, (int From, int Step)> place, int shift, ulong mask)
+    {
+        numbers.Clear();
+        effects.Clear();
+        holders.Clear();
+        var words = problem.Words;
+        var at = 0;
+        var number = -1;
+        var last = 0UL;
+        ulong[] its = [];
+        for (var level = 0; level < optionsOf.Length; level++)
+        {
+            var (from, step) = place(level);
+            for (var option = 0; option < optionsOf[level]; option++, from += step)
+            {
+                var effect = words[from] >> shift & mask;
+                // Most options do the same to a rule as the one before: nothing.
+                if (number < 0 || effect != last)
+                {
+                    last = effect;
+                    number = NumberOf(effect);
+                    its = holders[number];
+                }
+                numberOf[at++] = number;
+                its[first[level] + option / 64] |= 1UL << option;
+            }
+        }
+    }
+
+    private int NumberOf(ulong effect)
+    {
+        if (numbers.TryGetValue(effect, out var number))
+            return number;
+        effects.Add(effect);
+        holders.Add(new ulong[first[^1]]);
+        return numbers[effect] = effects.Count - 1;
+    }
+
+    /// <param name="goTogether">Whether two options that do so to the rule leave it unbroken.</param>
+    private void Narrow(Func<ulong, ulong, bool> goTogether)
+    {
+        ulong[]?[] beside = [.. effects.Select(effect => Beside(effect, goTogether))];
+        if (beside.All(its => its is null))
+            return;
+        var at = 0;
+        for (var level = 0; level < optionsOf.Length; level++)
+        {
+            cancellation.ThrowIfCancellationRequested();
+            for (var option = 0; option < optionsOf[level]; option++)
+            {
+                if (beside[numberOf[at++]] is not { } its)
+                    continue;
+                var row = problem.RowOf(level, option);
+                for (var word = first[level + 1]; word < first[^1]; word++)
+                    row[word - first[level + 1]] &= its[word];
+            }
+        }
+    }
+
+    /// <summary>The options that may stand beside one that does so to the rule; null for all.</summary>
+    private ulong[]? Beside(ulong effect, Func<ulong, ulong, bool> goTogether)
+    {
+        if (effects.TrueForAll(other => goTogether(effect, other)))
+            return null;
+        var beside = new ulong[first[^1]];
+        for (var number = 0; number < effects.Count; number++)
+            if (goTogether(effect, effects[number]))
+                for (var word = 0; word < beside.Length; word++)
+                    beside[word] |= holders[number][word];
+        return beside;
+    }
+}
