@@ -58,6 +58,7 @@ public static class EveryRow
     private static bool WriteBelow(Problem problem, StateLayers layers, Root root, TakeRows take, WorkLimit limit)
     {
         var into = new WaysInto(layers.Layers);
+        var parts = new RowParts(problem);
         var frontier = layers.Frontier;
         var taken = 0;
         var isStopped = false;
@@ -66,7 +67,15 @@ public static class EveryRow
             worker =>
             {
                 using var own = worker == 0 ? null : new Choosing(problem);
-                var writer = new RowWriter(own ?? layers.Choosing, layers, into, root.HoldsNothing, take, limit);
+                var writer = new RowWriter(
+                    own ?? layers.Choosing,
+                    layers,
+                    into,
+                    parts,
+                    root.HoldsNothing,
+                    take,
+                    limit
+                );
                 while (!writer.IsStopped)
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;

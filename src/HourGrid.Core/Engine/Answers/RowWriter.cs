@@ -18,43 +18,25 @@ internal sealed unsafe class RowWriter
 {
     private const int RowsInBlock = 4096;
 
-    /// <summary>Endings at a time, few enough to stay in the nearest cache.</summary>
-    private const int EndingsAtATime = 1024;
-
-    private const int LooksEvery = 64;
-
-    private readonly Choosing choosing;
     private readonly StateLayers layers;
     private readonly WaysInto into;
+    private readonly RowParts parts;
     private readonly bool holdsNothing;
     private readonly TakeRows take;
     private readonly WorkLimit limit;
-    private readonly Takings last;
-    private readonly int[] first;
+    private readonly RowEndings endings;
     private readonly int levels;
     private readonly int width;
-
-    // By level.
-    private readonly int[] placeOf;
-    private readonly ushort[][][] numbers;
-
-    // The witnesses that no option of the last level rules out that is open.
-    private readonly ulong[] outlast;
     private readonly ushort[] beginning;
-    private readonly ushort[] ending;
-    private readonly ushort[] endings;
     private readonly ushort[] block;
-    private readonly ushort[][] chosen;
-    private readonly ushort[] lastOnes;
-    private int lasts;
-    private int found;
     private int filled;
-    private int steps;
     private int through;
+    private bool isStopped;
 
     /// <param name="choosing">The problem, for this thread.</param>
     /// <param name="layers">Its layers.</param>
     /// <param name="into">The same, read backwards.</param>
+    /// <param name="parts">What stands where in a row.</param>
     /// <param name="holdsNothing">Whether one of the rows would be that of no course, which is not a timetable.</param>
     /// <param name="take">Takes the rows.</param>
     /// <param name="limit">How long it may take.</param>
@@ -62,135 +44,47 @@ internal sealed unsafe class RowWriter
         Choosing choosing,
         StateLayers layers,
         WaysInto into,
+        RowParts parts,
         bool holdsNothing,
         TakeRows take,
         WorkLimit limit
     )
     {
-        (this.choosing, this.layers, this.into, this.holdsNothing) = (choosing, layers, into, holdsNothing);
+        (this.layers, this.into, this.parts, this.holdsNothing) = (layers, into, parts, holdsNothing);
         (this.take, this.limit) = (take, limit);
-        var problem = choosing.Problem;
-        first = problem.Layout.First;
-        levels = problem.Levels.Count;
-        last = new Takings(choosing, levels - 1);
-        outlast = choosing.NewWitnesses();
-        width = EveryRow.WidthOf(problem);
-        placeOf = [.. problem.Levels.Select(level => problem.Courses.ToList().IndexOf(level))];
-        numbers = [.. problem.Levels.Select(NumbersOf)];
-        chosen = new ushort[levels][];
-        lastOnes = new ushort[numbers[^1].Sum(its => its.Length)];
+        endings = new(choosing, parts, layers.Frontier.Level, WriteFound, limit);
+        levels = choosing.Problem.Levels.Count;
+        width = parts.Width;
         block = new ushort[RowsInBlock * width];
-        endings = new ushort[EndingsAtATime * width];
         beginning = new ushort[width];
-        ending = new ushort[width];
-        ending.AsSpan(problem.Courses.Count).Fill(EveryRow.NotTaken);
     }
 
     /// <summary>Whether time was up before all was written.</summary>
-    public bool IsStopped { get; private set; }
+    public bool IsStopped => isStopped || endings.IsStopped;
 
     /// <summary>Writes all rows that go through a state of the frontier.</summary>
     public void WriteThrough(int state)
     {
         through = state;
-        var its = layers.Frontier.State(state);
-        if (layers.Frontier.Level == levels - 1)
-            choosing.FindOutlast(levels - 1, its, outlast);
-        FindEndings(layers.Frontier.Level, its);
+        endings.Find(layers.Frontier.State(state));
         WriteFound();
     }
 
     /// <summary>Gives away the rows that are written and not yet taken.</summary>
     public void Flush()
     {
-        IsStopped = IsStopped || limit.IsOver();
+        isStopped = isStopped || limit.IsOver();
         if (filled > 0)
             take(block.AsSpan(0, filled));
         filled = 0;
     }
 
-    private void FindEndings(int level, ulong* state)
-    {
-        if (level == levels - 1)
-        {
-            FindLast(state);
-            return;
-        }
-        Look();
-        if (level == levels - 2)
-            choosing.FindOutlast(levels - 1, state, outlast);
-        var next = choosing.Scratch(level + 1);
-        for (var word = first[level]; word < first[level + 1]; word++)
-        for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
-        {
-            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!choosing.Choose(level, option, state, next))
-                continue;
-            chosen[level] = numbers[level][option];
-            FindEndings(level + 1, next);
-        }
-    }
-
-    /// <summary>Lists the numbers that may stand last, and makes the endings of them.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private void FindLast(ulong* state)
-    {
-        var level = levels - 1;
-        var keepsWitnesses = choosing.WitnessesLast(state, outlast);
-        var allowed = last.Left(state);
-        lasts = 0;
-        for (var word = 0; word < first[levels] - first[level]; word++)
-        for (var bits = allowed[word]; bits != 0; bits &= bits - 1)
-        {
-            var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
-            if (keepsWitnesses || choosing.WitnessesAllow(level, option, state))
-                foreach (var number in numbers[level][option])
-                    lastOnes[lasts++] = number;
-        }
-        if (lasts > 0)
-            Combine(layers.Frontier.Level);
-    }
-
-    /// <summary>An ending for each bundle that the options chosen have.</summary>
-    private void Combine(int level)
-    {
-        if (level == levels - 1)
-        {
-            EndWithEach();
-            return;
-        }
-        foreach (var number in chosen[level])
-        {
-            if (IsStopped)
-                return;
-            ending[placeOf[level]] = number;
-            Combine(level + 1);
-        }
-    }
-
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private void EndWithEach()
-    {
-        var place = placeOf[^1];
-        ref var from = ref MemoryMarshal.GetArrayDataReference(ending);
-        ref var into = ref MemoryMarshal.GetArrayDataReference(endings);
-        for (var i = 0; i < lasts; i++)
-        {
-            var at = found * width;
-            for (var part = 0; part < width; part += Vector128<ushort>.Count)
-                Vector128.LoadUnsafe(ref from, (nuint)part).StoreUnsafe(ref into, (nuint)(at + part));
-            Unsafe.Add(ref into, at + place) = lastOnes[i];
-            if (++found == EndingsAtATime)
-                WriteFound();
-        }
-    }
-
     /// <summary>Writes every beginning with the endings that were found.</summary>
     private void WriteFound()
     {
-        if (found > 0)
+        if (endings.Count > 0)
             Begin(layers.Layers.Count - 1, through);
-        found = 0;
+        endings.Clear();
     }
 
     /// <summary>Goes back from a state of a layer to the root by all ways there are.</summary>
@@ -201,14 +95,14 @@ internal sealed unsafe class RowWriter
             WriteRows();
             return;
         }
-        Look();
+        endings.Look();
         var level = layers.Layers[layer - 1].Level;
         var options = into.OptionsInto(layer, state);
         var origins = into.OriginsOf(layer, state);
         for (var choice = 0; choice < options.Length && !IsStopped; choice++)
-            foreach (var number in numbers[level][options[choice]])
+            foreach (var number in parts.Numbers[level][options[choice]])
             {
-                beginning[placeOf[level]] = number;
+                beginning[parts.PlaceOf[level]] = number;
                 Begin(layer - 1, origins[choice]);
             }
     }
@@ -220,9 +114,9 @@ internal sealed unsafe class RowWriter
             WriteThoseThatTakeSome();
             return;
         }
-        for (var done = 0; done < found && !IsStopped; )
+        for (var done = 0; done < endings.Count && !IsStopped; )
         {
-            var count = Math.Min(found - done, RowsInBlock - filled / width);
+            var count = Math.Min(endings.Count - done, RowsInBlock - filled / width);
             Write(done, count);
             filled += count * width;
             done += count;
@@ -236,7 +130,7 @@ internal sealed unsafe class RowWriter
     private void Write(int from, int count)
     {
         ref var begins = ref MemoryMarshal.GetArrayDataReference(beginning);
-        ref var ends = ref Unsafe.Add(ref MemoryMarshal.GetArrayDataReference(endings), from * width);
+        ref var ends = ref Unsafe.Add(ref MemoryMarshal.GetReference(endings.All), from * width);
         ref var rows = ref Unsafe.Add(ref MemoryMarshal.GetArrayDataReference(block), filled);
         var step = (nuint)width;
         var end = (nuint)count * step;
@@ -250,9 +144,9 @@ internal sealed unsafe class RowWriter
 
     private void WriteThoseThatTakeSome()
     {
-        for (var i = 0; i < found; i++)
+        for (var i = 0; i < endings.Count; i++)
         {
-            if (TakesNothing(endings.AsSpan(i * width, width), layers.Frontier.Level, levels))
+            if (TakesNothing(endings.All.Slice(i * width, width), layers.Frontier.Level, levels))
                 continue;
             Write(i, 1);
             filled += width;
@@ -265,25 +159,8 @@ internal sealed unsafe class RowWriter
     private bool TakesNothing(ReadOnlySpan<ushort> part, int fromLevel, int toLevel)
     {
         for (var level = fromLevel; level < toLevel; level++)
-            if (part[placeOf[level]] != EveryRow.NotTaken)
+            if (part[parts.PlaceOf[level]] != EveryRow.NotTaken)
                 return false;
         return true;
-    }
-
-    private void Look()
-    {
-        if (++steps % LooksEvery == 0)
-            IsStopped = IsStopped || limit.IsOver();
-    }
-
-    private static ushort[][] NumbersOf(CoursePlay level)
-    {
-        var place = level.Bundles.Index().ToDictionary(bundle => bundle.Item, bundle => (ushort)bundle.Index);
-        return
-        [
-            .. level.Options.Select(option =>
-                option.IsAbsent ? [EveryRow.NotTaken] : option.Bundles.Select(bundle => place[bundle]).ToArray()
-            ),
-        ];
     }
 }

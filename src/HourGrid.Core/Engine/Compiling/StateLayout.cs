@@ -57,14 +57,19 @@ internal sealed class StateLayout
         }
 
         var guards = new List<ulong>();
+        var laneLows = new List<ulong>();
         lanePlaces = new (int, int, int)[lanes.Count];
         foreach (var (lane, width) in BySize(lanes.Select(lane => BitsOf(lane.MostAdded))))
         {
             var (word, shift) = Fit(guards, width);
+            if (word == laneLows.Count)
+                laneLows.Add(0);
+            laneLows[word] |= 1UL << shift;
             guards[word] |= 1UL << (shift + width);
             lanePlaces[lane] = (word, shift, width);
         }
         Guards = [.. guards];
+        LaneLows = [.. laneLows];
         WordCount = LanesAt + Guards.Length;
     }
 
@@ -85,6 +90,9 @@ internal sealed class StateLayout
 
     /// <summary>The guard bits, by lane word.</summary>
     public ulong[] Guards { get; }
+
+    /// <summary>The lowest bit of every lane, by lane word.</summary>
+    public ulong[] LaneLows { get; }
 
     /// <summary>Words of a whole state.</summary>
     public int WordCount { get; }

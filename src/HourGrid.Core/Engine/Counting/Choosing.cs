@@ -27,6 +27,7 @@ internal sealed unsafe class Choosing : IDisposable
     private readonly int lanesAt;
     private readonly int laneWords;
     private readonly ulong[] guards;
+    private readonly ulong[] laneLows;
     private readonly WitnessFields fields;
     private readonly Outlook outlook;
 
@@ -43,7 +44,7 @@ internal sealed unsafe class Choosing : IDisposable
         witnessesAt = first[^1];
         lanesAt = layout.LanesAt;
         laneWords = layout.Guards.Length;
-        guards = layout.Guards;
+        (guards, laneLows) = (layout.Guards, layout.LaneLows);
         fields = new(layout);
         rows = new LevelRows[levels];
         adds = new ulong*[levels];
@@ -190,58 +191,34 @@ internal sealed unsafe class Choosing : IDisposable
         return witnesses;
     }
 
-    /// <summary>Finds the witnesses that no open option of a level rules out.</summary>
-    /// <param name="level">The level.</param>
-    /// <param name="state">Has a bit for every option that is open.</param>
-    /// <param name="witnesses">As <see cref="NewWitnesses"/> makes them; written over.</param>
-    public void FindOutlast(int level, ulong* state, ulong[] witnesses)
-    {
-        witnesses.AsSpan().Fill(ulong.MaxValue);
-        CutToOpen(level, state, witnesses);
-    }
-
     /// <summary>
-    /// Finds the open options of a level that break no rule beside what is chosen, the witnesses that none of them rules
-    /// out, and what none of them takes more of off the lanes.
+    /// Finds the witnesses that no open option of a level rules out, and what none of them takes more of off the lanes.
     /// </summary>
     /// <param name="level">The level.</param>
     /// <param name="state">Has a bit for every option that is open.</param>
-    /// <param name="into">A state, of which the words of the level and of the lanes are written.</param>
     /// <param name="witnesses">As <see cref="NewWitnesses"/> makes them; written over.</param>
-    /// <returns>Whether there are any.</returns>
+    /// <param name="taken">An amount for each lane; written over.</param>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    public bool FindKeeping(int level, ulong* state, ulong* into, ulong[] witnesses)
+    public void FindOutlook(int level, ulong* state, ulong[] witnesses, ulong* taken)
     {
         witnesses.AsSpan().Fill(ulong.MaxValue);
         for (var lane = 0; lane < laneWords; lane++)
-            into[lanesAt + lane] = 0;
-        var lanesLast = LanesLast(level, state);
-        var any = 0UL;
+            taken[lane] = 0;
         for (var word = first[level]; word < first[level + 1]; word++)
+        for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
-            var kept = 0UL;
-            for (var bits = state[word]; bits != 0; bits &= bits - 1)
+            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            var its = WitnessesOf(level, option);
+            for (var from = 0; from < lanesAt - witnessesAt; from += Vector256<ulong>.Count)
             {
-                var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-                if (!lanesLast && !LanesAllow(level, option, state))
-                    continue;
-                var its = WitnessesOf(level, option);
-                if (!fields.Last(state + witnessesAt, its, null))
-                    continue;
-                kept |= bits & (0 - bits);
-                for (var from = 0; from < lanesAt - witnessesAt; from += Vector256<ulong>.Count)
-                {
-                    var left = Vector256.LoadUnsafe(ref witnesses[0], (nuint)from) & Vector256.Load(its + from);
-                    left.StoreUnsafe(ref witnesses[0], (nuint)from);
-                }
-                // The bits of several amounts together are no less than any of them, and stay below the guard.
-                var taken = TakenBy(level, option);
-                for (var lane = 0; lane < laneWords; lane++)
-                    into[lanesAt + lane] |= taken[lane];
+                var left = Vector256.LoadUnsafe(ref witnesses[0], (nuint)from) & Vector256.Load(its + from);
+                left.StoreUnsafe(ref witnesses[0], (nuint)from);
             }
-            any |= into[word] = kept;
+            // The bits of several amounts together are no less than any of them, and stay below the guard.
+            var takes = TakenBy(level, option);
+            for (var lane = 0; lane < laneWords; lane++)
+                taken[lane] |= takes[lane];
         }
-        return any != 0;
     }
 
     /// <summary>Takes away the witnesses that any open option of a level rules out.</summary>
@@ -279,12 +256,13 @@ internal sealed unsafe class Choosing : IDisposable
     private void NormalizeRules(int level, ulong* state)
     {
         fields.Level(state + witnessesAt, outlook.Lasting[level]);
-        foreach (var lane in outlook.Lanes)
+        for (var word = 0; word < laneWords; word++)
         {
-            var most = outlook.MostTaken[level][lane.Word] >> lane.Shift & lane.Mask;
-            var left = state[lanesAt + lane.Word] >> lane.Shift & lane.Mask;
-            if (left > most)
-                state[lanesAt + lane.Word] -= (left - most) << lane.Shift;
+            ref var left = ref state[lanesAt + word];
+            var most = outlook.MostTaken[level][word];
+            // Taking the most off leaves a guard where there is as much.
+            var fields = Fields.Below((left - most) & guards[word], guards[word], laneLows[word]);
+            left = (left & ~fields) | (most & fields);
         }
     }
 

@@ -9,13 +9,6 @@ internal sealed class Outlook
     {
         var levels = problem.Levels.Count;
         var layout = problem.Layout;
-        Lanes =
-        [
-            .. Enumerable
-                .Range(0, problem.Lanes.Count)
-                .Select(lane => layout.LanePlace(lane))
-                .Select(place => (place.Word, place.Shift, (1UL << place.Width) - 1)),
-        ];
         Lasting = new ulong[levels + 1][];
         MostTaken = new ulong[levels + 1][];
         Lasting[levels] = new ulong[layout.LanesAt - layout.First[^1]];
@@ -39,9 +32,6 @@ internal sealed class Outlook
     /// <summary>By level, whether 64 bits hold every count of completions from it on.</summary>
     public bool[] Fits64 { get; }
 
-    /// <summary>Where each lane stands among the words of lanes.</summary>
-    public (int Word, int Shift, ulong Mask)[] Lanes { get; }
-
     private void TakeLevel(Problem problem, int level)
     {
         var options = problem.Levels[level].Options.Count;
@@ -52,8 +42,10 @@ internal sealed class Outlook
             for (var word = 0; word < row.Length; word++)
                 Lasting[level][word] &= row[word];
         }
-        foreach (var (word, shift, mask) in Lanes)
+        for (var lane = 0; lane < problem.Lanes.Count; lane++)
         {
+            var (word, shift, width) = problem.Layout.LanePlace(lane);
+            var mask = (1UL << width) - 1;
             var largest = 0UL;
             for (var option = 0; option < options; option++)
                 largest = Math.Max(largest, problem.AddsOf(level, option)[word] >> shift & mask);

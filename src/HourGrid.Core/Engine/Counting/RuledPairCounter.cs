@@ -6,9 +6,9 @@ namespace HourGrid.Core.Engine.Counting;
 
 /// <summary>Counts the pairs of options of the last two levels where rules can still be broken.</summary>
 /// <remarks>
-/// Options of the last level that break a rule already are left out first, often all of them. What is left tells which
-/// witnesses none of it rules out, and how much none of it takes more of off a lane. For most options of the second-last
-/// level every rule keeps one of those, and the pairs are counted as a set; only for the rest is every pair looked at.
+/// What is open of the last level tells which witnesses none of it rules out, and how much none of it takes more of off a
+/// lane. For most options of the second-last level every rule keeps one of those, and the pairs are counted as a set; only
+/// for the rest is every pair looked at.
 /// Lanes are looked at once for all options of the last level that take the same off them.
 /// </remarks>
 internal sealed unsafe class RuledPairCounter
@@ -21,7 +21,6 @@ internal sealed unsafe class RuledPairCounter
     private readonly int lastFirst;
     private readonly int lastWords;
     private readonly int witnessesAt;
-    private readonly int lanesAt;
 
     private readonly PairCounter pairs;
 
@@ -32,10 +31,9 @@ internal sealed unsafe class RuledPairCounter
     private readonly bool lanesTell;
     private readonly ulong[] open;
 
-    // The options of the last level that break no rule yet, in a state of their own; its lanes have what they take at most.
-    private readonly ulong[] keeping;
-
-    // The witnesses that none of those rules out, and of the last two levels.
+    // What no open option of the last level takes more of off each lane; the witnesses that none rules out; and those
+    // that none of the last two levels does.
+    private readonly ulong[] mostTaken;
     private readonly ulong[] outlast;
     private readonly ulong[] outlastBoth;
 
@@ -52,13 +50,12 @@ internal sealed unsafe class RuledPairCounter
         lastFirst = problem.Layout.First[^2];
         witnessesAt = problem.Layout.First[^1];
         lastWords = witnessesAt - lastFirst;
-        lanesAt = problem.Layout.LanesAt;
         outlast = choosing.NewWitnesses();
         outlastBoth = choosing.NewWitnesses();
         last = new(choosing, level + 1);
         earlier = level < 0 ? null : new(choosing, level);
         open = GC.AllocateArray<ulong>(lastFirst + 1, pinned: true);
-        keeping = GC.AllocateArray<ulong>(problem.Layout.WordCount + 1, pinned: true);
+        mostTaken = GC.AllocateArray<ulong>(problem.Layout.Guards.Length + 1, pinned: true);
         lanesTell = earlier is { AreFew: true };
     }
 
@@ -66,9 +63,7 @@ internal sealed unsafe class RuledPairCounter
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public Pair Count(ulong* state)
     {
-        var its = Pinned.Pointer(keeping);
-        if (!choosing.FindKeeping(level + 1, state, its, outlast))
-            return default;
+        choosing.FindOutlook(level + 1, state, outlast, Pinned.Pointer(mostTaken));
         if (lanesTell && WitnessesOutlastBoth(state))
             return CountByTaking(state);
         ulong timetables = 0;
@@ -81,7 +76,7 @@ internal sealed unsafe class RuledPairCounter
             var row = choosing.Row(level, option);
             var any = 0UL;
             for (var lastWord = 0; lastWord < lastWords; lastWord++)
-                any |= next[lastFirst + lastWord] = its[lastFirst + lastWord] & row[lastWord];
+                any |= next[lastFirst + lastWord] = state[lastFirst + lastWord] & row[lastWord];
             if (any == 0 || !choosing.KeepsRules(level, option, state, next))
                 continue;
             var below = CountLast(next);
@@ -94,14 +89,14 @@ internal sealed unsafe class RuledPairCounter
     /// <summary>Options of the last level, from a state in which all others have chosen.</summary>
     public Pair CountLastAlone(ulong* state)
     {
-        var its = Pinned.Pointer(keeping);
-        return choosing.FindKeeping(level + 1, state, its, outlast) ? pairs.CountLast(its + lastFirst) : default;
+        choosing.FindOutlook(level + 1, state, outlast, Pinned.Pointer(mostTaken));
+        return CountLast(state);
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private Pair CountLast(ulong* state)
     {
-        var its = choosing.LanesHold(state, Pinned.Pointer(keeping) + lanesAt) ? state + lastFirst : last.Left(state);
+        var its = choosing.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + lastFirst : last.Left(state);
         var isFree = choosing.WitnessesLast(state, outlast);
         ulong timetables = 0;
         ulong shapes = 0;
@@ -145,7 +140,7 @@ internal sealed unsafe class RuledPairCounter
         var next = choosing.Scratch(level + 1);
         var ones = Pinned.Pointer(open);
         for (var word = lastFirst; word < witnessesAt; word++)
-            next[word] = keeping[word];
+            next[word] = state[word];
         for (var group = 0; group < earlier!.Count; group++)
         {
             if (

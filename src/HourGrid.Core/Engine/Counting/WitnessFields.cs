@@ -55,14 +55,8 @@ internal readonly unsafe struct WitnessFields
         for (var word = 0; word < lows.Length; word++)
         {
             var safe = (((witnesses[word] & outlast[word]) | spares[word]) - lows[word]) & spares[word];
-            for (; safe != 0; safe &= safe - 1)
-            {
-                // The field below the spare bit: down to its lowest bit, the highest one under the spare.
-                var spare = safe & (~safe + 1);
-                var below = lows[word] & (spare - 1);
-                var field = spare - (1UL << (63 - (int)ulong.LeadingZeroCount(below)));
-                witnesses[word] = (witnesses[word] & ~field) | (outlast[word] & field);
-            }
+            var fields = Fields.Below(safe, spares[word], lows[word]);
+            witnesses[word] = (witnesses[word] & ~fields) | (outlast[word] & fields);
         }
     }
 

@@ -1,0 +1,210 @@
+using System.Numerics;
+using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Engine.Counting;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>
+/// Finds the endings of the rows that go through a state: every way to complete it, in the numbers of bundles. As many
+/// at a time as stay in the nearest cache. For one thread.
+/// </summary>
+internal sealed unsafe class RowEndings
+{
+    private const int AtATime = 1024;
+    private const int LooksEvery = 64;
+
+    private readonly Choosing choosing;
+    private readonly RowParts parts;
+    private readonly int from;
+    private readonly Action whenFull;
+    private readonly WorkLimit limit;
+    private readonly int[] first;
+    private readonly int levels;
+    private readonly Takings last;
+
+    // What no open option of the last level takes more of off each lane, and the witnesses that none of them rules out.
+    private readonly ulong[] mostTaken;
+    private readonly ulong[] outlast;
+
+    // By level, the numbers of what is chosen, and whether each level before has but one.
+    private readonly ushort[][] chosen;
+    private readonly bool[] isPlain;
+
+    // An ending, with the first number of each level.
+    private readonly ushort[] ending;
+    private readonly ushort[] lastNumbers;
+    private readonly ushort[] all;
+    private int lasts;
+    private int steps;
+
+    /// <param name="choosing">The problem, for this thread.</param>
+    /// <param name="parts">What stands where in a row.</param>
+    /// <param name="from">The level from which on they are endings.</param>
+    /// <param name="whenFull">Called when there is no room for more; makes room by <see cref="Clear"/>.</param>
+    /// <param name="limit">How long it may take.</param>
+    public RowEndings(Choosing choosing, RowParts parts, int from, Action whenFull, WorkLimit limit)
+    {
+        (this.choosing, this.parts, this.from, this.whenFull, this.limit) = (choosing, parts, from, whenFull, limit);
+        var layout = choosing.Problem.Layout;
+        first = layout.First;
+        levels = choosing.Problem.Levels.Count;
+        last = new Takings(choosing, levels - 1);
+        mostTaken = GC.AllocateArray<ulong>(layout.Guards.Length + 1, pinned: true);
+        outlast = choosing.NewWitnesses();
+        chosen = new ushort[levels][];
+        isPlain = new bool[levels];
+        isPlain[from] = true;
+        lastNumbers = new ushort[parts.Numbers[^1].Sum(its => its.Length)];
+        all = new ushort[AtATime * parts.Width];
+        ending = new ushort[parts.Width];
+        ending.AsSpan(parts.Courses).Fill(EveryRow.NotTaken);
+    }
+
+    /// <summary>Whether time was up before all were found.</summary>
+    public bool IsStopped { get; private set; }
+
+    /// <summary>How many there are.</summary>
+    public int Count { get; private set; }
+
+    /// <summary>Those found, one after the other; each 0 where levels before have their numbers.</summary>
+    public ReadOnlySpan<ushort> All => all.AsSpan(0, Count * parts.Width);
+
+    /// <summary>Lets go of those found.</summary>
+    public void Clear() => Count = 0;
+
+    /// <summary>Looks at the clock, but not each time.</summary>
+    public void Look()
+    {
+        if (++steps % LooksEvery == 0)
+            IsStopped = IsStopped || limit.IsOver();
+    }
+
+    /// <summary>Adds the endings of a state.</summary>
+    public void Find(ulong* state)
+    {
+        if (from < levels - 1)
+            FindFrom(from, state);
+        else
+        {
+            LookAhead(state);
+            EndWithOpen(state);
+        }
+    }
+
+    private void FindFrom(int level, ulong* state)
+    {
+        Look();
+        if (level == levels - 2)
+        {
+            FindPairs(state);
+            return;
+        }
+        var next = choosing.Scratch(level + 1);
+        for (var word = first[level]; word < first[level + 1]; word++)
+        for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
+        {
+            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            if (!choosing.Choose(level, option, state, next))
+                continue;
+            Take(level, option);
+            FindFrom(level + 1, next);
+        }
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private void FindPairs(ulong* state)
+    {
+        LookAhead(state);
+        var level = levels - 2;
+        var lastFirst = first[level + 1];
+        var next = choosing.Scratch(level + 1);
+        for (var word = first[level]; word < lastFirst; word++)
+        for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
+        {
+            var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            var row = choosing.Row(level, option);
+            var any = 0UL;
+            for (var lastWord = lastFirst; lastWord < first[levels]; lastWord++)
+                any |= next[lastWord] = state[lastWord] & row[lastWord - lastFirst];
+            if (any == 0 || (choosing.HasRules && !choosing.KeepsRules(level, option, state, next)))
+                continue;
+            Take(level, option);
+            EndWithOpen(next);
+        }
+    }
+
+    /// <summary>Finds what the options of the last level that are open can do to the rules at most.</summary>
+    private void LookAhead(ulong* state)
+    {
+        if (choosing.HasRules)
+            choosing.FindOutlook(levels - 1, state, outlast, Pinned.Pointer(mostTaken));
+    }
+
+    private void Take(int level, int option)
+    {
+        var its = chosen[level] = parts.Numbers[level][option];
+        ending[parts.PlaceOf[level]] = its[0];
+        isPlain[level + 1] = isPlain[level] && its.Length == 1;
+    }
+
+    /// <summary>Adds an ending for each bundle that may stand last, with each of those of what is chosen before.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private void EndWithOpen(ulong* state)
+    {
+        var level = levels - 1;
+        var numbers = parts.Numbers[level];
+        var open = choosing.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + first[level] : last.Left(state);
+        var isFree = choosing.WitnessesLast(state, outlast);
+        lasts = 0;
+        for (var word = 0; word < first[levels] - first[level]; word++)
+        for (var bits = open[word]; bits != 0; bits &= bits - 1)
+        {
+            var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
+            if (isFree || choosing.WitnessesAllow(level, option, state))
+                foreach (var number in numbers[option])
+                    lastNumbers[lasts++] = number;
+        }
+        if (isPlain[level])
+            EndWithEach();
+        else
+            Combine(from);
+    }
+
+    /// <summary>Ends with each of the last numbers for each way to take one of the numbers from a level on.</summary>
+    private void Combine(int level)
+    {
+        if (level == levels - 1)
+        {
+            EndWithEach();
+            return;
+        }
+        foreach (var number in chosen[level])
+        {
+            if (IsStopped)
+                return;
+            ending[parts.PlaceOf[level]] = number;
+            Combine(level + 1);
+        }
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private void EndWithEach()
+    {
+        var place = parts.PlaceOf[^1];
+        var width = parts.Width;
+        ref var its = ref MemoryMarshal.GetArrayDataReference(ending);
+        ref var into = ref MemoryMarshal.GetArrayDataReference(all);
+        for (var i = 0; i < lasts; i++)
+        {
+            var at = Count * width;
+            for (var part = 0; part < width; part += Vector128<ushort>.Count)
+                Vector128.LoadUnsafe(ref its, (nuint)part).StoreUnsafe(ref into, (nuint)(at + part));
+            Unsafe.Add(ref into, at + place) = lastNumbers[i];
+            if (++Count == AtATime)
+                whenFull();
+        }
+    }
+}
