@@ -14,6 +14,8 @@ internal static class RungBench
 {
     private const int MemoryWritten = 256 << 20;
 
+    private const int SolverTurns = 5;
+
     private static readonly TimeSpan CountBudget = TimeSpan.FromSeconds(5);
     private static readonly TimeSpan PeerTime = TimeSpan.FromSeconds(10);
     private static readonly TimeSpan SolverTime = TimeSpan.FromSeconds(60);
@@ -111,13 +113,20 @@ internal static class RungBench
             return report;
         var all = ConstraintSolver.ListAll(problem, PeerTime);
         var asSolver = Problem.Compile(rung.Snapshot, rung.Ask with { Weights = ConstraintSolver.Weights });
-        var best = ConstraintSolver.FindBest(asSolver, SolverTime);
+        var ours = new List<double>();
+        var solvers = new List<ConstraintSolver.Result>();
+        // By turns, so that what else the machine does falls on both alike.
+        for (var turn = 0; turn < SolverTurns; turn++)
+        {
+            ours.Add(Timing.Median(() => Best.Of(asSolver, 1000)));
+            solvers.Add(ConstraintSolver.FindBest(asSolver, SolverTime));
+        }
         return report with
         {
             SolverListsPerSecond = all.Found / all.Seconds,
-            Best1000AsSolverMs = Timing.Median(() => Best.Of(asSolver, 1000)),
-            SolverBestSeconds = best.Seconds,
-            SolverBestIsProven = best.IsDone,
+            Best1000AsSolverMs = ours.Order().ElementAt(SolverTurns / 2),
+            SolverBestSeconds = solvers.Select(one => one.Seconds).Order().ElementAt(SolverTurns / 2),
+            SolverBestIsProven = solvers.All(one => one.IsDone),
         };
     }
 

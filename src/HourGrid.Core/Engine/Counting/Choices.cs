@@ -5,30 +5,29 @@ namespace HourGrid.Core.Engine.Counting;
 /// <summary>The choices of the states of a layer: the option chosen and the state of the next layer it leads to.</summary>
 internal sealed class Choices
 {
-    private int[] options = ArrayPool<int>.Shared.Rent(256);
-    private int[] next = ArrayPool<int>.Shared.Rent(256);
-    private int[] firstOf = ArrayPool<int>.Shared.Rent(64);
+    private int[] options = [];
+    private int[] next = [];
+    private int[] firstOf = [];
     private int states;
 
     public int Count { get; private set; }
 
-    /// <summary>Begins the choices of the next state, or ends those of the last.</summary>
-    public void Begin()
+    /// <summary>Makes room for so many choices of so many states.</summary>
+    public void Reserve(int choices, int states)
     {
-        if (states == firstOf.Length)
-            Grow(ref firstOf);
-        firstOf[states++] = Count;
+        MakeRoom(ref options, choices);
+        MakeRoom(ref next, choices);
+        MakeRoom(ref firstOf, states + 1);
     }
+
+    /// <summary>Begins the choices of the next state, or ends those of the last.</summary>
+    public void Begin() => firstOf[states++] = Count;
 
     /// <summary>Adds choices of the state begun last.</summary>
     /// <param name="chosen">The options.</param>
     /// <param name="reached">Where each leads to; there may be more.</param>
     public void Add(ReadOnlySpan<int> chosen, ReadOnlySpan<int> reached)
     {
-        if (Count + chosen.Length > options.Length)
-            Grow(ref options);
-        if (Count + chosen.Length > next.Length)
-            Grow(ref next);
         chosen.CopyTo(options.AsSpan(Count));
         reached[..chosen.Length].CopyTo(next.AsSpan(Count));
         Count += chosen.Length;
@@ -48,11 +47,9 @@ internal sealed class Choices
         (options, next, firstOf) = ([], [], []);
     }
 
-    private static void Grow(ref int[] array)
+    private static void MakeRoom(ref int[] array, int count)
     {
-        var larger = ArrayPool<int>.Shared.Rent(array.Length * 4);
-        array.CopyTo(larger, 0);
         ArrayPool<int>.Shared.Return(array);
-        array = larger;
+        array = ArrayPool<int>.Shared.Rent(count);
     }
 }

@@ -23,6 +23,9 @@ internal sealed unsafe class StateLayers
     /// <summary>Choices to a state in the layer before the last, on the average, for the last to be worth its making.</summary>
     private const double LeastShared = 2.5;
 
+    /// <summary>States for each choice that leads to them, at most, that a layer is made with room for.</summary>
+    private const double MostDistinct = 0.5;
+
     private readonly List<StateLayer> layers = [];
     private readonly List<int> rootStates = [];
 
@@ -115,7 +118,10 @@ internal sealed unsafe class StateLayers
     /// Whether so many choices led to the same states that finding out which of the next are the same takes less than to
     /// search below each: the deeper the layer, the more there are.
     /// </summary>
-    private bool IsWorthAnother => layers.Count < 2 || layers[^2].Choices.Count >= LeastShared * Frontier.Count;
+    private bool IsWorthAnother => Distinct * LeastShared <= 1;
+
+    /// <summary>States of the last layer for each choice that leads to them; fewer than that where there is no telling.</summary>
+    private double Distinct => layers.Count < 2 ? 0 : Frontier.Count / Math.Max(1.0, layers[^2].Choices.Count);
 
     private StateLayer NewLayer(int level, int expected)
     {
@@ -140,9 +146,10 @@ internal sealed unsafe class StateLayers
     {
         var choosing = Choosing;
         var level = layer.Level;
-        // Most layers have half as many states as choices lead to them, or fewer.
-        var next = NewLayer(level + 1, ahead / 2);
+        // The deeper the layer, the more choices lead to each of its states.
+        var next = NewLayer(level + 1, (int)(ahead * Math.Min(MostDistinct, Distinct)));
         var choices = layer.Choices;
+        choices.Reserve(ahead, layer.Count);
         var first = choosing.Problem.Layout.First;
         var (from, to) = (first[level], first[level + 1]);
         Span<int> options = stackalloc int[StateLayer.AtATime];
