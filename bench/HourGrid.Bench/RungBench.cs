@@ -49,21 +49,25 @@ internal static class RungBench
     {
         var (snapshot, ask) = (rung.Snapshot, rung.Ask);
         var hasNone = report.Timetables == "0";
+        void Count() => Counts.Of(Problem.Compile(snapshot, ask), CountBudget);
         return report with
         {
             Best1000Ms = Timing.Median(() => Best.Of(problem, 1000, budget: CountBudget)),
             Best200ShapesMs = Timing.Median(() => Best.Of(problem, 200, byShape: true, budget: CountBudget)),
-            StandingsMs = Timing.Median(() => Standings.Of(problem, CountBudget)),
-            CostsMs = Timing.Median(() => RuleCosts.Of(snapshot, ask, CountBudget)),
+            Standings = Timing.ByTurns(() => Standings.Of(problem, CountBudget), Count),
+            Costs = Timing.ByTurns(() => RuleCosts.Of(snapshot, ask, CountBudget), Count),
             Rules = RuleCosts.Of(snapshot, ask, CountBudget).Costs.Count,
-            WhyNoneMs = Timing.Median(() => WhyNone.Of(snapshot, hasNone ? ask : Hopeless(ask), CountBudget)),
-            LiveMs = Timing.Median(() =>
-            {
-                var live = Problem.Compile(snapshot, ask);
-                Standings.Of(live, CountBudget);
-                Best.Of(live, 200, byShape: true, budget: CountBudget);
-                RuleCosts.Of(snapshot, ask, CountBudget);
-            }),
+            WhyNone = Timing.ByTurns(() => WhyNone.Of(snapshot, hasNone ? ask : Hopeless(ask), CountBudget), Count),
+            Live = Timing.ByTurns(
+                () =>
+                {
+                    var live = Problem.Compile(snapshot, ask);
+                    Standings.Of(live, CountBudget);
+                    Best.Of(live, 200, byShape: true, budget: CountBudget);
+                    RuleCosts.Of(snapshot, ask, CountBudget);
+                },
+                Count
+            ),
         };
     }
 
@@ -91,17 +95,19 @@ internal static class RungBench
         var written = 0L;
         var rows = 0L;
         var width = EveryRow.WidthOf(problem);
-        var milliseconds = Timing.Median(() =>
-        {
-            rows = 0;
-            EveryRow.Write(problem, block => Interlocked.Add(ref rows, block.Length / width), CountBudget);
-        });
         // What this machine writes: more memory than its caches hold, filled from end to end by one thread.
-        var plain = Timing.Median(() => buffer.AsSpan().Fill((byte)++written));
+        var time = Timing.ByTurns(
+            () =>
+            {
+                rows = 0;
+                EveryRow.Write(problem, block => Interlocked.Add(ref rows, block.Length / width), CountBudget);
+            },
+            () => buffer.AsSpan().Fill((byte)++written)
+        );
         return report with
         {
-            RowsPerSecond = rows / milliseconds * 1000,
-            WriteBytesPerSecond = buffer.LongLength / plain * 1000,
+            RowsPerSecond = rows / time.Ms * 1000,
+            WriteBytesPerSecond = buffer.LongLength / time.PeerMs * 1000,
         };
     }
 

@@ -17,11 +17,13 @@ internal sealed record RungReport
     public bool? PlainIsExtrapolated { get; init; }
     public double? Best1000Ms { get; init; }
     public double? Best200ShapesMs { get; init; }
-    public double? StandingsMs { get; init; }
-    public double? CostsMs { get; init; }
+
+    /// <summary>Answers beside counts, compiling included.</summary>
+    public TimeBeside? Standings { get; init; }
+    public TimeBeside? Costs { get; init; }
     public int? Rules { get; init; }
-    public double? WhyNoneMs { get; init; }
-    public double? LiveMs { get; init; }
+    public TimeBeside? WhyNone { get; init; }
+    public TimeBeside? Live { get; init; }
     public double? RowsPerSecond { get; init; }
     public double? WriteBytesPerSecond { get; init; }
     public double? SolverListsPerSecond { get; init; }
@@ -34,7 +36,4 @@ internal sealed record RungReport
 
     [JsonIgnore]
     public double? PlainRatio => PlainSeconds * 1000 / CountMs;
-
-    /// <summary>Counts that an answer takes as long as; a count is compiled and counted.</summary>
-    public double? Counts(double? milliseconds) => milliseconds / (CompileMs + CountMs);
 }

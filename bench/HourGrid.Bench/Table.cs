@@ -23,10 +23,10 @@ internal static class Table
         ("times faster", one => one.PlainRatio is { } ratio ? $"{ratio:N0}" : ""),
         ("best 1,000", one => Milliseconds(one.Best1000Ms)),
         ("best 200 shapes", one => Milliseconds(one.Best200ShapesMs)),
-        ("standings", one => WithCounts(one, one.StandingsMs)),
-        ("costs", one => one.Rules is { } rules ? $"{WithCounts(one, one.CostsMs)}, {rules} wishes" : ""),
-        ("why none", one => WithCounts(one, one.WhyNoneMs)),
-        ("live", one => WithCounts(one, one.LiveMs)),
+        ("standings", one => WithCounts(one.Standings)),
+        ("costs", one => one.Rules is { } rules ? $"{WithCounts(one.Costs)}, {rules} wishes" : ""),
+        ("why none", one => WithCounts(one.WhyNone)),
+        ("live", one => WithCounts(one.Live)),
         (
             "rows written",
             one =>
@@ -68,8 +68,8 @@ internal static class Table
         : ms < 10 ? $"{ms:N2} ms"
         : $"{ms:N0} ms";
 
-    private static string WithCounts(RungReport one, double? time) =>
-        time is null ? "" : $"{Milliseconds(time)} ({one.Counts(time):N1})";
+    private static string WithCounts(TimeBeside? time) =>
+        time is { } its ? $"{Milliseconds(its.Ms)} ({its.Times:N1})" : "";
 
     private static string Percent(double? share) => share is { } value ? $"{value:P1}" : "unknown";
 }

@@ -68,7 +68,7 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
     /// <param name="tables">How lanes are laid out.</param>
     /// <param name="lanes">Those of what is chosen.</param>
     public OneVector(WeekTables tables, Vector256<short>* lanes)
-        : this(lanes[1], lanes[2], *tables.WeightOfVector, *(int*)lanes) { }
+        : this(lanes[LaneVectors.Starts(0)], lanes[LaneVectors.Ends(0)], *tables.WeightOfVector, *(int*)lanes) { }
 
     private OneVector(Vector256<short> starts, Vector256<short> ends, Vector256<short> weights, int busy) =>
         (this.starts, this.ends, this.weights, this.busy) = (starts, ends, weights, busy);
@@ -76,18 +76,25 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
     public int Width
     {
         [MethodImpl(MethodImplOptions.AggressiveInlining)]
-        get => 1 + 1 + 3;
+        get => 1 + LaneVectors.Count(1);
     }
 
     public int Busy => busy;
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public Vector256<int> SpansWith(Vector256<short>* added) =>
-        IdleLanes.Spans(Vector256.Min(starts, added[1]), Vector256.Max(ends, added[2]), weights) - added[0].AsInt32();
+        IdleLanes.Spans(StartsWith(added), EndsWith(added), weights) - added[0].AsInt32();
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public OneVector With(Vector256<short>* added) =>
-        new(Vector256.Min(starts, added[1]), Vector256.Max(ends, added[2]), weights, busy + *(int*)added);
+        new(StartsWith(added), EndsWith(added), weights, busy + *(int*)added);
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private Vector256<short> StartsWith(Vector256<short>* added) =>
+        Vector256.Min(starts, added[LaneVectors.Starts(0)]);
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private Vector256<short> EndsWith(Vector256<short>* added) => Vector256.Max(ends, added[LaneVectors.Ends(0)]);
 }
 
 /// <summary>Lanes in as many vectors as they need.</summary>
@@ -100,10 +107,10 @@ internal readonly unsafe struct OneVector : ILanes<OneVector>
 internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<short>* lanes, Vector256<short>* room)
     : ILanes<SeveralVectors>
 {
-    private readonly int end = tables.VectorsOfLanes;
+    private readonly int vectors = tables.Vectors;
     private readonly Vector256<short>* weights = tables.WeightOfVector;
 
-    public int Width => 1 + end;
+    public int Width => tables.VectorsOfOption;
 
     public int Busy => *(int*)lanes;
 
@@ -111,12 +118,11 @@ internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<shor
     public Vector256<int> SpansWith(Vector256<short>* added)
     {
         var spans = -added[0].AsInt32();
-        var weight = weights;
-        for (var i = 1; i < end; i += 3)
+        for (var i = 0; i < vectors; i++)
             spans += IdleLanes.Spans(
-                Vector256.Min(lanes[i], added[i]),
-                Vector256.Max(lanes[i + 1], added[i + 1]),
-                *weight++
+                Vector256.Min(lanes[LaneVectors.Starts(i)], added[LaneVectors.Starts(i)]),
+                Vector256.Max(lanes[LaneVectors.Ends(i)], added[LaneVectors.Ends(i)]),
+                weights[i]
             );
         return spans;
     }
@@ -125,8 +131,12 @@ internal readonly unsafe struct SeveralVectors(WeekTables tables, Vector256<shor
     public SeveralVectors With(Vector256<short>* added)
     {
         *(int*)room = *(int*)lanes + *(int*)added;
-        for (var i = 1; i < end; i += 3)
-            (room[i], room[i + 1]) = (Vector256.Min(lanes[i], added[i]), Vector256.Max(lanes[i + 1], added[i + 1]));
-        return new(tables, room, room + end);
+        for (var i = 0; i < vectors; i++)
+        {
+            var (starts, ends) = (LaneVectors.Starts(i), LaneVectors.Ends(i));
+            room[starts] = Vector256.Min(lanes[starts], added[starts]);
+            room[ends] = Vector256.Max(lanes[ends], added[ends]);
+        }
+        return new(tables, room, room + tables.VectorsOfLanes);
     }
 }

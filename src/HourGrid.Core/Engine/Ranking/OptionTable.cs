@@ -25,7 +25,6 @@ internal sealed unsafe class OptionTable
     public const short NoStart = short.MaxValue;
 
     public const int MostCampuses = 15;
-    private const int LanesInVector = 16;
 
     private readonly OptionHead* head;
 
@@ -42,7 +41,7 @@ internal sealed unsafe class OptionTable
         DaysByClass = new int[tables.Classes.Length];
         EarliestStart = NoStart;
         for (var i = 0; i < tables.Vectors; i++)
-            Lanes[1 + 3 * i] = Vector256.Create(NoStart);
+            Lanes[LaneVectors.Starts(i)] = Vector256.Create(NoStart);
         var meetings = new List<int>();
         var today = new List<Meeting>();
         // Its meetings are in the order of a week, so that those of a day stand together.
@@ -66,9 +65,8 @@ internal sealed unsafe class OptionTable
     public ref readonly OptionHead Head => ref *head;
 
     /// <summary>
-    /// <see cref="WeekTables.VectorsOfLanes"/> vectors: busy minutes, a minute counting once; first starts,
-    /// <see cref="NoStart"/> without a meeting; last ends, 0 without one; the campuses, a bit each, those past the first
-    /// few left out.
+    /// <see cref="WeekTables.VectorsOfLanes"/> vectors, laid out as <see cref="LaneVectors"/> says. A busy minute counts
+    /// once; campuses past the first few are left out.
     /// </summary>
     public Vector256<short>* Lanes { get; }
 
@@ -103,9 +101,9 @@ internal sealed unsafe class OptionTable
         var weeks = tables.WeeksIn[weekClass];
         var day = new DayOfOption(today);
         var lane = tables.LaneOf(number);
-        var vectors = (short*)(Lanes + 1 + 3 * (lane / LanesInVector)) + lane % LanesInVector;
-        vectors[0] = (short)day.Start;
-        vectors[LanesInVector] = (short)day.End;
+        var (vector, at) = Math.DivRem(lane, LaneVectors.Lanes);
+        ((short*)(Lanes + LaneVectors.Starts(vector)))[at] = (short)day.Start;
+        ((short*)(Lanes + LaneVectors.Ends(vector)))[at] = (short)day.End;
         var twin = 0;
         for (var i = 0; i < today.Count; i++)
         {
@@ -113,7 +111,7 @@ internal sealed unsafe class OptionTable
             twin = i > 0 && meeting.Time == today[i - 1].Time ? twin + 1 : 0;
             var campus = soft.CampusOf(meeting);
             if (campus is >= 0 and < MostCampuses)
-                vectors[2 * LanesInVector] |= (short)(1 << campus);
+                ((short*)(Lanes + LaneVectors.Campuses(vector)))[at] |= (short)(1 << campus);
             var (start, end) = (meeting.Time.Start.Value, meeting.Time.End.Value);
             meetings.Add(tables.Meetings.Add(new(number, start, end, campus), twin));
         }

@@ -28,8 +28,12 @@ internal readonly unsafe struct WeekLanes
         vectors = tables.Vectors;
         mostCampuses = tables.MostCampuses;
         first[0] = default;
-        for (var i = 1; i < 3 * vectors; i += 3)
-            (first[i], first[i + 1], first[i + 2]) = (Vector256.Create(OptionTable.NoStart), default, default);
+        for (var i = 0; i < vectors; i++)
+        {
+            first[LaneVectors.Starts(i)] = Vector256.Create(OptionTable.NoStart);
+            first[LaneVectors.Ends(i)] = default;
+            first[LaneVectors.Campuses(i)] = default;
+        }
     }
 
     /// <summary>The first of the vectors.</summary>
@@ -42,14 +46,14 @@ internal readonly unsafe struct WeekLanes
     {
         var busy = other.first[0].AsInt32() + added[0].AsInt32();
         var idle = -busy;
-        for (var i = 1; i < 3 * vectors; i += 3)
+        for (var i = 0; i < vectors; i++)
         {
-            var starts = Vector256.Min(other.first[i], added[i]);
-            var ends = Vector256.Max(other.first[i + 1], added[i + 1]);
-            first[i] = starts;
-            first[i + 1] = ends;
-            first[i + 2] = other.first[i + 2] | added[i + 2];
-            idle += IdleLanes.Spans(starts, ends, weights[i / 3]);
+            var starts = Vector256.Min(other.first[LaneVectors.Starts(i)], added[LaneVectors.Starts(i)]);
+            var ends = Vector256.Max(other.first[LaneVectors.Ends(i)], added[LaneVectors.Ends(i)]);
+            first[LaneVectors.Starts(i)] = starts;
+            first[LaneVectors.Ends(i)] = ends;
+            first[LaneVectors.Campuses(i)] = other.first[LaneVectors.Campuses(i)] | added[LaneVectors.Campuses(i)];
+            idle += IdleLanes.Spans(starts, ends, weights[i]);
         }
         first[0] = busy.AsInt16();
         return Vector256.Sum(idle);
@@ -64,7 +68,10 @@ internal readonly unsafe struct WeekLanes
     {
         var moves = Vector256<int>.Zero;
         for (var i = 0; i < vectors; i++)
-            moves += IdleLanes.Weighed(MovesAmong(first[3 * i + 3] | added[3 * i + 3]), weights[i]);
+            moves += IdleLanes.Weighed(
+                MovesAmong(first[LaneVectors.Campuses(i)] | added[LaneVectors.Campuses(i)]),
+                weights[i]
+            );
         return Vector256.Sum(moves);
     }
 
@@ -77,7 +84,7 @@ internal readonly unsafe struct WeekLanes
             var classDays = 0;
             for (var i = 0; i < vectors; i++)
             {
-                var meets = Vector256.GreaterThan(first[3 * i + 2], Vector256<short>.Zero);
+                var meets = Vector256.GreaterThan(first[LaneVectors.Ends(i)], Vector256<short>.Zero);
                 classDays += BitOperations.PopCount(
                     meets.ExtractMostSignificantBits() & tables.LanesOf(weekClass, i)
                 );
@@ -92,9 +99,9 @@ internal readonly unsafe struct WeekLanes
     public int LongestDay()
     {
         var longest = 0;
-        for (var i = 1; i < 3 * vectors; i += 3)
-        for (var lane = 0; lane < Vector256<short>.Count; lane++)
-            longest = Math.Max(longest, first[i + 1][lane] - first[i][lane]);
+        for (var i = 0; i < vectors; i++)
+        for (var lane = 0; lane < LaneVectors.Lanes; lane++)
+            longest = Math.Max(longest, first[LaneVectors.Ends(i)][lane] - first[LaneVectors.Starts(i)][lane]);
         return longest;
     }
 

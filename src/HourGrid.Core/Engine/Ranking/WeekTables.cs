@@ -15,8 +15,6 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <remarks>Unsafe: the vectors stand in pinned arrays held here, for as long as any table points at them.</remarks>
 internal sealed unsafe class WeekTables
 {
-    private const int LanesInVector = 16;
-
     /// <summary>Classes whose weekdays fit a word, a byte each.</summary>
     private const int MostDayClasses = 8;
 
@@ -42,15 +40,15 @@ internal sealed unsafe class WeekTables
         WeeksIn = [.. Classes.Select(one => one.Count)];
         AllWeeks = WeeksIn.Sum();
         (laneOf, var weightOfLane) = Lanes(options);
-        Vectors = Math.Max(1, (weightOfLane.Count + LanesInVector - 1) / LanesInVector);
+        Vectors = Math.Max(1, (weightOfLane.Count + LaneVectors.Lanes - 1) / LaneVectors.Lanes);
         weights = Pinned.Vectors(Vectors);
         WeightOfVector = Pinned.FirstVector(weights);
         for (var lane = 0; lane < weightOfLane.Count; lane++)
             ((short*)WeightOfVector)[lane] = (short)weightOfLane[lane];
         lanesOf = new uint[Classes.Length * Vectors];
         for (var day = 0; day < laneOf.Length; day++)
-            lanesOf[day / Weekdays.PerWeek * Vectors + laneOf[day] / LanesInVector] |=
-                1u << laneOf[day] % LanesInVector;
+            lanesOf[day / Weekdays.PerWeek * Vectors + laneOf[day] / LaneVectors.Lanes] |=
+                1u << laneOf[day] % LaneVectors.Lanes;
 
         vectorsOfOptions = Pinned.Vectors(options.Length * VectorsOfOption);
         var next = Pinned.FirstVector(vectorsOfOptions);
@@ -98,11 +96,8 @@ internal sealed unsafe class WeekTables
     /// <summary>Vectors for all lanes, one at least.</summary>
     public int Vectors { get; }
 
-    /// <summary>
-    /// Vectors that hold lanes: one of whole numbers, the first of them the busy minutes over all weeks, the others 0;
-    /// then three for each sixteen lanes: first starts, last ends and campuses.
-    /// </summary>
-    public int VectorsOfLanes => 1 + 3 * Vectors;
+    /// <summary>Vectors that hold lanes, see <see cref="LaneVectors"/>.</summary>
+    public int VectorsOfLanes => LaneVectors.Count(Vectors);
 
     /// <summary>Vectors of an option: one for its <see cref="OptionHead"/>, then those of its lanes.</summary>
     public int VectorsOfOption => 1 + VectorsOfLanes;
