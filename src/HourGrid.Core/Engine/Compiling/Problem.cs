@@ -30,6 +30,8 @@ public sealed class Problem
     /// <summary>The most words that are copied to be narrowed: 8 MB.</summary>
     private const int MostWordsNarrowed = 1 << 20;
 
+    private readonly bool isNarrow;
+
     private Problem(
         CatalogueSnapshot snapshot,
         Ask ask,
@@ -63,7 +65,9 @@ public sealed class Problem
         Words = GC.AllocateUninitializedArray<ulong>(length + Vector256<ulong>.Count, pinned: true);
         new RowBuilder(this, table, conflicts, order).Build(cancellation);
         BuildAdds(order);
-        if (!scope.HasSwitches)
+        // Where wishes can be lifted, it is not known yet which are.
+        isNarrow = !scope.HasSwitches;
+        if (isNarrow)
             Narrow([Root.Of(this, Lifted.None(wishes.Count))], cancellation);
         HasCreditVariants = Levels.Any(level =>
             level
@@ -165,7 +169,7 @@ public sealed class Problem
     /// </summary>
     internal Problem Narrowed(IReadOnlyList<Root> roots, CancellationToken cancellation)
     {
-        if (Rules.Count + Lanes.Count == 0 || Words.Length > MostWordsNarrowed)
+        if (isNarrow || Rules.Count + Lanes.Count == 0 || Words.Length > MostWordsNarrowed)
             return this;
         var narrowed = (Problem)MemberwiseClone();
         narrowed.Words = GC.AllocateUninitializedArray<ulong>(Words.Length, pinned: true);
