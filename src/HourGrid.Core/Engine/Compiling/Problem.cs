@@ -30,7 +30,7 @@ public sealed class Problem
     /// <summary>The most words that are copied to be narrowed: 8 MB.</summary>
     private const int MostWordsNarrowed = 1 << 20;
 
-    private readonly bool isNarrow;
+    private readonly bool canBeNarrowed;
 
     private Problem(
         CatalogueSnapshot snapshot,
@@ -65,9 +65,10 @@ public sealed class Problem
         Words = GC.AllocateUninitializedArray<ulong>(length + Vector256<ulong>.Count, pinned: true);
         new RowBuilder(this, table, conflicts, order).Build(cancellation);
         BuildAdds(order);
+        var pairsMayBreakRules = Levels.Count > 1 && Rules.Count + Lanes.Count > 0;
         // Where wishes can be lifted, it is not known yet which are.
-        isNarrow = !scope.HasSwitches;
-        if (isNarrow)
+        canBeNarrowed = pairsMayBreakRules && scope.HasSwitches;
+        if (pairsMayBreakRules && !scope.HasSwitches)
             Narrow([Root.Of(this, Lifted.None(wishes.Count))], cancellation);
         HasCreditVariants = Levels.Any(level =>
             level
@@ -169,7 +170,7 @@ public sealed class Problem
     /// </summary>
     internal Problem Narrowed(IReadOnlyList<Root> roots, CancellationToken cancellation)
     {
-        if (isNarrow || Rules.Count + Lanes.Count == 0 || Words.Length > MostWordsNarrowed)
+        if (!canBeNarrowed || Words.Length > MostWordsNarrowed)
             return this;
         var narrowed = (Problem)MemberwiseClone();
         narrowed.Words = GC.AllocateUninitializedArray<ulong>(Words.Length, pinned: true);
@@ -218,11 +219,8 @@ public sealed class Problem
         return (rowsAt, addsAt, at);
     }
 
-    private void Narrow(IReadOnlyList<Root> roots, CancellationToken cancellation)
-    {
-        if (Rules.Count + Lanes.Count > 0)
-            new PairNarrowing(this, Root.Loosest(this, roots), cancellation).Narrow();
-    }
+    private void Narrow(IReadOnlyList<Root> roots, CancellationToken cancellation) =>
+        new PairNarrowing(this, Root.Loosest(this, roots), cancellation).Narrow();
 
     private void BuildAdds(int[] order)
     {

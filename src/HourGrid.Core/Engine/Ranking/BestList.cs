@@ -13,11 +13,7 @@ internal sealed record Ranked(long Cost, int[] Ranks, RankedBundle[] Bundles, in
 internal sealed class BestList(int most, long ceiling = long.MaxValue)
 {
     // The worst on top. What it is ordered by stands beside it, since most comparisons need no more than the cost.
-    private readonly PriorityQueue<Ranked, (long Cost, Ranked Its)> heap = new(
-        Comparer<(long Cost, Ranked Its)>.Create(
-            (x, y) => x.Cost != y.Cost ? y.Cost.CompareTo(x.Cost) : Compare(y.Its, x.Its)
-        )
-    );
+    private readonly PriorityQueue<Ranked, (long Cost, Ranked Its)> heap = new(new WorstFirst());
     private readonly Lock gate = new();
     private readonly long ceiling = ceiling;
     private long threshold = ceiling;
@@ -73,4 +69,10 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
 
     private static int Compare(Ranked one, Ranked other) =>
         one.Cost != other.Cost ? one.Cost.CompareTo(other.Cost) : RegistrationOrder.Compare(one.Ranks, other.Ranks);
+
+    private sealed class WorstFirst : IComparer<(long Cost, Ranked Its)>
+    {
+        public int Compare((long Cost, Ranked Its) x, (long Cost, Ranked Its) y) =>
+            x.Cost != y.Cost ? y.Cost.CompareTo(x.Cost) : BestList.Compare(y.Its, x.Its);
+    }
 }

@@ -93,11 +93,12 @@ internal sealed unsafe class PairsAhead
                 continue;
             var option = level.Options + number * lanes.Width;
             var days = node.Days | ((OptionHead*)option)->Days;
-            var others = costs.Days(after.DaysAtLeast(days)) + node.MoreWith(level, after, number, option);
+            var forDays = costs.Days(after.DaysAtLeast(days));
+            var others = forDays + node.MoreWith(level, after, number, option);
             // One option leaves idle time mostly what the one before it does.
             if (forIdle != wanted - others)
                 most = costs.MostIdle(forIdle = wanted - others);
-            if (most < 0 || !AnyPair(lanes.With(option + 1), node, option, forIdle, most, left))
+            if (most < 0 || !AnyPair(lanes.With(option + 1), node, option, forIdle, forDays, most, left))
                 continue;
             var with = others + costs.Idle(IdleScan.IdleWith(lanes, option + 1) - after.MostBusy);
             if (with <= wanted)
@@ -111,10 +112,19 @@ internal sealed unsafe class PairsAhead
     /// <param name="node">What is chosen before it.</param>
     /// <param name="option">The option.</param>
     /// <param name="forIdle">What idle time may cost, all else being as cheap as it can be.</param>
+    /// <param name="forDays">What days cost then.</param>
     /// <param name="most">So many idle minutes at most.</param>
     /// <param name="state">The state; options of the last two levels that lead to nothing are taken out.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private bool AnyPair<T>(T lanes, Partial node, Vector256<short>* option, long forIdle, long most, ulong* state)
+    private bool AnyPair<T>(
+        T lanes,
+        Partial node,
+        Vector256<short>* option,
+        long forIdle,
+        long forDays,
+        long most,
+        ulong* state
+    )
         where T : struct, ILanes<T>
     {
         var lasts = IdleScan.Cut(lanes, last.Level, state, most + last.Left.MostBusy);
@@ -124,7 +134,7 @@ internal sealed unsafe class PairsAhead
         if (nexts == 0 || nexts * lasts > MostPairs)
             return nexts > 0;
         work += nexts * lasts;
-        return AnyPair(lanes, lasts < nexts ? last : next, node, option, forIdle, most, state);
+        return AnyPair(lanes, lasts < nexts ? last : next, node, option, forIdle + forDays, most, state);
     }
 
     /// <summary>As the other one, looked at from the side that has fewer options open.</summary>
@@ -134,7 +144,7 @@ internal sealed unsafe class PairsAhead
         PairSide side,
         Partial node,
         Vector256<short>* option,
-        long forIdle,
+        long forBoth,
         long most,
         ulong* state
     )
@@ -144,8 +154,7 @@ internal sealed unsafe class PairsAhead
         var days = node.Days | ((OptionHead*)option)->Days;
         var taken = node.Taken + ((OptionHead*)option)->Taken;
         // What idle time may cost together with days and courses left out, which each pair tells better.
-        var forAll =
-            forIdle + costs.Days(level.After.DaysAtLeast(days)) + costs.Wanted(taken + level.After.MostTaken);
+        var forAll = forBoth + costs.Wanted(taken + level.After.MostTaken);
         // Where no pair can have too many days, idle time alone tells nearly all that have too much.
         var daysTell = forAll < costs.Days(mostDays);
         for (int word = its.FirstWord, from = 0; word < its.EndWord; word++, from += 64)
