@@ -2,7 +2,6 @@ using System.Numerics;
 using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
 namespace HourGrid.Core.Engine.Answers;
