@@ -12,8 +12,7 @@ internal sealed record Ranked(long Cost, int[] Ranks, RankedBundle[] Bundles, in
 /// <param name="ceiling">A cost that so many are known not to exceed; what costs more is not kept.</param>
 internal sealed class BestList(int most, long ceiling = long.MaxValue)
 {
-    // The worst on top. What it is ordered by stands beside it, since most comparisons need no more than the cost.
-    private readonly PriorityQueue<Ranked, (long Cost, Ranked Its)> heap = new(new WorstFirst());
+    private readonly WorstFirst heap = new();
     private readonly Lock gate = new();
     private readonly long ceiling = ceiling;
     private long threshold = ceiling;
@@ -40,8 +39,8 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
                 Take(one);
             if (heap.Count < most)
                 return;
-            Volatile.Write(ref worst, heap.Peek());
-            Volatile.Write(ref threshold, heap.Peek().Cost);
+            Volatile.Write(ref worst, heap.Worst);
+            Volatile.Write(ref threshold, heap.Worst.Cost);
         }
     }
 
@@ -51,28 +50,18 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
         if (offered.Cost > ceiling)
             return;
         if (heap.Count < most)
-            heap.Enqueue(offered, (offered.Cost, offered));
-        else if (Compare(offered, heap.Peek()) < 0)
-            heap.EnqueueDequeue(offered, (offered.Cost, offered));
+            heap.Add(offered);
+        else if (Compare(offered, heap.Worst) < 0)
+            heap.ReplaceWorst(offered);
     }
 
     /// <summary>The best first.</summary>
     public Ranked[] Sorted()
     {
         lock (gate)
-        {
-            Ranked[] all = [.. heap.UnorderedItems.Select(item => item.Element)];
-            Array.Sort(all, InOrder);
-            return all;
-        }
+            return heap.Sorted();
     }
 
     private static int Compare(Ranked one, Ranked other) =>
         one.Cost != other.Cost ? one.Cost.CompareTo(other.Cost) : RegistrationOrder.Compare(one.Ranks, other.Ranks);
-
-    private sealed class WorstFirst : IComparer<(long Cost, Ranked Its)>
-    {
-        public int Compare((long Cost, Ranked Its) x, (long Cost, Ranked Its) y) =>
-            x.Cost != y.Cost ? y.Cost.CompareTo(x.Cost) : BestList.Compare(y.Its, x.Its);
-    }
 }

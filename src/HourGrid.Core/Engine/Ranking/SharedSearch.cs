@@ -1,3 +1,4 @@
+using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 
@@ -10,6 +11,12 @@ namespace HourGrid.Core.Engine.Ranking;
 internal static unsafe class SharedSearch
 {
     private const int LevelsShared = 2;
+
+    /// <summary>A piece of work.</summary>
+    /// <param name="Options">An option of each of the first levels.</param>
+    /// <param name="Cost">A cost that no completion beats.</param>
+    /// <param name="Known">How many of its completions are known that are no worse than the ceiling.</param>
+    private sealed record Piece(int[] Options, long Cost, int Known);
 
     public static (Ranked[] Found, bool IsExact) Run(
         RankedProblem ranked,
@@ -32,7 +39,7 @@ internal static unsafe class SharedSearch
             search.HandOver();
             return search.IsStopped ? (Together(best), false) : (best.Sorted(), true);
         }
-        var pieces = Pieces(ranked, choosing, root, best.Threshold);
+        var pieces = Pieces(ranked, choosing, root, ceiling);
         var taken = -1;
         Shared.Run(
             Environment.ProcessorCount,
@@ -49,13 +56,14 @@ internal static unsafe class SharedSearch
         );
         return isStopped ? (Together(best), false) : (best.Sorted(), true);
 
-        // The next piece, if anything wanted can come of it; nothing wanted comes of those after it then.
-        (long Cost, int[] Options)? Next() =>
-            Interlocked.Increment(ref taken) is var piece
-            && piece < pieces.Count
-            && pieces[piece].Cost <= best.Threshold
-                ? pieces[piece]
-                : null;
+        // The next piece of which anything wanted can come.
+        Piece? Next()
+        {
+            while (Interlocked.Increment(ref taken) is var place && place < pieces.Length)
+                if (pieces[place].Cost <= best.Threshold)
+                    return pieces[place];
+            return null;
+        }
 
         // The best found so far on either way, each once.
         Ranked[] Together(BestList found)
@@ -77,21 +85,26 @@ internal static unsafe class SharedSearch
         }
     }
 
-    /// <summary>The choices for the first levels, with the cost that no completion beats, the least first.</summary>
-    private static List<(long Cost, int[] Options)> Pieces(
-        RankedProblem ranked,
-        Choosing choosing,
-        Root root,
-        long threshold
-    )
+    /// <summary>
+    /// The choices for the first levels, the most promising first: those that many good timetables are known of have
+    /// most of the others, and the sooner these are found, the less is looked at in the rest.
+    /// </summary>
+    private static Piece[] Pieces(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling)
     {
-        var pieces = new List<(long Cost, int[] Options)>();
+        var threshold = ceiling.Threshold;
+        var known = new Dictionary<long, int>();
+        foreach (var one in ceiling.All)
+            if (one.Cost <= threshold)
+                CollectionsMarshal.GetValueRefOrAddDefault(known, KeyOf(one.Chosen), out _)++;
+        var pieces = new List<Piece>();
         var partials = ranked.NewPartials(LevelsShared + 1);
         var options = new int[LevelsShared];
         fixed (ulong* state = root.State)
             Add(0, state, 0);
         // In this order equals stay as they are: those of the smallest parts first.
-        return [.. pieces.OrderBy(piece => piece.Cost)];
+        return [.. pieces.OrderBy(piece => piece.Known > 0 ? -piece.Known : piece.Cost)];
+
+        static long KeyOf(int[] options) => (long)options[0] << 32 | (long)options[1];
 
         void Add(int level, ulong* state, long cost)
         {
@@ -106,7 +119,7 @@ internal static unsafe class SharedSearch
                     continue;
                 if (level + 1 == LevelsShared)
                 {
-                    pieces.Add((Partial.CostOf(one), [.. options]));
+                    pieces.Add(new([.. options], Partial.CostOf(one), known.GetValueOrDefault(KeyOf(options))));
                     continue;
                 }
                 partials[level + 1].Become(partials[level], ranked.Levels[level], option);
