@@ -148,7 +148,8 @@ internal static unsafe class IdleScan
     private static Vector256<int> Next<T>(T lanes, Vector256<short>* options, ref ulong bits)
         where T : struct, ILanes<T>
     {
-        var option = options + (long)(BitOperations.TrailingZeroCount(bits) & 63) * lanes.Width;
+        // Without a sign, since to carry it along takes an instruction more.
+        var option = options + (uint)(BitOperations.TrailingZeroCount(bits) & 63) * (nuint)lanes.Width;
         bits &= bits - 1;
         return lanes.SpansWith(option);
     }

@@ -82,6 +82,8 @@ internal sealed unsafe class PairsAhead
         var (level, after, costs) = (this.level, this.level.After, this.costs);
         var left = choosing.Scratch(levelNumber + 1);
         IdleScan.Cut(lanes, level, state, node.MostIdleWith(level, cost, wanted));
+        var measured = costs.HasMoves || costs.HasRest;
+        var counted = node.CountedWith(after, level.Options);
         var (count, forIdle, most) = (0, -1L, -1L);
         for (int word = level.FirstWord, from = 0; word < level.EndWord; word++, from += 64)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
@@ -94,7 +96,11 @@ internal sealed unsafe class PairsAhead
             var option = level.Options + number * lanes.Width;
             var days = node.Days | ((OptionHead*)option)->Days;
             var forDays = costs.Days(after.DaysAtLeast(days));
-            var others = forDays + node.MoreWith(level, after, number, option);
+            if (!level.CountAlike)
+                counted = node.CountedWith(after, option);
+            var others = forDays + counted;
+            if (measured)
+                others += node.MeasuredWith(level, after, number, option);
             // One option leaves idle time mostly what the one before it does.
             if (forIdle != wanted - others)
                 most = costs.MostIdle(forIdle = wanted - others);

@@ -100,32 +100,42 @@ internal sealed unsafe class Partial
         {
             var number = OptionOf(into[i]);
             var option = level.Options + number * vectorsOfOption;
-            long with =
+            var with =
                 costs.Idle((int)CostOf(into[i]) - after.MostBusy)
-                + costs.Days(after.DaysAtLeast(days | ((OptionHead*)option)->Days));
+                + costs.Days(after.DaysAtLeast(days | ((OptionHead*)option)->Days))
+                + CountedWith(after, option);
             if (with > wanted)
                 continue;
-            with += MoreWith(level, after, number, option);
+            with += MeasuredWith(level, after, number, option);
             if (with <= wanted)
                 into[count++] = Listed(with, number);
         }
         return count;
     }
 
-    /// <summary>The part of the cost with an option of a level that days and idle time do not make, at least.</summary>
+    /// <summary>
+    /// What changes and courses left out cost with an option of a level, at least: the same for all options of a level
+    /// that are <see cref="RankedLevel.CountAlike"/>.
+    /// </summary>
+    /// <param name="after">What comes after the level.</param>
+    /// <param name="option">The option.</param>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public long CountedWith(LevelBounds after, Vector256<short>* option)
+    {
+        var head = (OptionHead*)option;
+        return (changes + head->Changes + after.LeastChanges) * BestSearch.CostOfChange
+            + costs.Wanted(taken + head->Taken + after.MostTaken);
+    }
+
+    /// <summary>The part of the cost that neither these nor days and idle time make, at least.</summary>
     /// <param name="level">The level.</param>
     /// <param name="after">What comes after it.</param>
     /// <param name="number">The option's number.</param>
     /// <param name="option">The option.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public long MoreWith(RankedLevel level, LevelBounds after, int number, Vector256<short>* option)
+    public long MeasuredWith(RankedLevel level, LevelBounds after, int number, Vector256<short>* option)
     {
-        var head = (OptionHead*)option;
-        var cost =
-            (changes + head->Changes + after.LeastChanges) * BestSearch.CostOfChange
-            + costs.Wanted(taken + head->Taken + after.MostTaken);
-        if (costs.HasMoves)
-            cost += costs.Moves(lanes.MovesWith(option + 1));
+        long cost = costs.HasMoves ? costs.Moves(lanes.MovesWith(option + 1)) : 0;
         return costs.HasRest ? cost + RestWith(level, after, number) : cost;
     }
 

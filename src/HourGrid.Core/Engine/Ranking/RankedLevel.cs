@@ -16,6 +16,10 @@ internal sealed unsafe class RankedLevel
         Tables = ranked.Tables.Options[level];
         MostSpare = ranked.MostSpare[level];
         (With, After) = (ranked.Bounds[level], ranked.Bounds[level + 1]);
+        CountAlike = Array.TrueForAll(
+            Tables,
+            option => option.Head.Taken == Tables[0].Head.Taken && option.Head.Changes == Tables[0].Head.Changes
+        );
         var parts = ranked.Options[level].Select(RankedProblem.First).ToArray();
         Smallest = [.. Enumerable.Range(0, parts.Length)];
         Array.Sort(parts, Smallest, Comparer<int[]>.Create((x, y) => RegistrationOrder.CompareParts(x, y)));
@@ -35,6 +39,9 @@ internal sealed unsafe class RankedLevel
 
     /// <summary>What the measures need to know of each option.</summary>
     public readonly OptionTable[] Tables;
+
+    /// <summary>Whether all its options take as many courses, and are as many changes.</summary>
+    public readonly bool CountAlike;
 
     /// <summary>By option: the most seats to spare of any bundle of the same hours.</summary>
     public readonly int[] MostSpare;
