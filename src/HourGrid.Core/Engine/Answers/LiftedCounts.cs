@@ -34,8 +34,19 @@ internal static class LiftedCounts
                 .GroupBy(set => string.Join(' ', sets[set].Where(SetsConflicts).Select(wish => wish.Path)))
                 .Select(group => group.ToArray()),
         ];
-        // Compiling takes one thread, so the problems are compiled side by side.
-        Task<Problem>[] problems = [.. groups.Select(group => Task.Run(() => Compile(group), limit.Cancellation))];
+        // Compiling takes one thread, so the problems are compiled side by side: on threads of their own, since what ends
+        // the budget needs one of the shared ones.
+        Task<Problem>[] problems =
+        [
+            .. groups.Select(group =>
+                Task.Factory.StartNew(
+                    () => Compile(group),
+                    limit.Cancellation,
+                    TaskCreationOptions.LongRunning,
+                    TaskScheduler.Default
+                )
+            ),
+        ];
         foreach (var (group, compiling) in groups.Zip(problems))
         {
             var problem = compiling.GetAwaiter().GetResult();

@@ -14,6 +14,12 @@ internal sealed unsafe class CompletionCounter
     /// <summary>Words looked at between two looks at the clock; some 50 µs.</summary>
     private const int WorkBetweenLooks = 1 << 15;
 
+    /// <summary>
+    /// Words that triples may look at without a look at the clock, some milliseconds: where levels are so wide that there
+    /// are more, their pairs are counted one option at a time.
+    /// </summary>
+    private const long MostAtOnce = 1 << 20;
+
     private readonly Choosing choosing;
     private readonly WorkLimit limit;
     private readonly int[] first;
@@ -23,9 +29,10 @@ internal sealed unsafe class CompletionCounter
     private readonly RuledPairCounter? ruled;
     private readonly TripleCounter? triples;
     private readonly TriplesByTaking? ruledTriples;
+    private readonly bool canCountTriples;
     private readonly int workOfPair;
-    private readonly int workOfTriple;
-    private int work;
+    private readonly long workOfTriple;
+    private long work;
 
     public CompletionCounter(Choosing choosing, WorkLimit limit)
     {
@@ -36,7 +43,7 @@ internal sealed unsafe class CompletionCounter
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (uint)option.Ways).ToArray())];
         pairs = new PairCounter(choosing);
-        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs) : null;
+        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs, limit) : null;
         triples = levels < 3 ? null : new TripleCounter(choosing, pairs);
         ruledTriples =
             triples is not null
@@ -45,7 +52,8 @@ internal sealed unsafe class CompletionCounter
                 ? tell
                 : null;
         workOfPair = levels < 2 ? 1 : ways[^2].Length * (first[^1] - first[^2]);
-        workOfTriple = levels < 3 ? 1 : Math.Min(WorkBetweenLooks, ways[^3].Length * workOfPair / 4);
+        workOfTriple = levels < 3 ? 1 : (long)ways[^3].Length * workOfPair / 4;
+        canCountTriples = workOfTriple <= MostAtOnce;
     }
 
     /// <summary>Whether the limit stopped the counting, so that what it gave since is less than there is.</summary>
@@ -82,7 +90,11 @@ internal sealed unsafe class CompletionCounter
             return Last(state, isFree);
         if (level == levels - 2)
             return LastTwo(state, isFree);
-        if (level == levels - 3 && (isFree || (ruledTriples is not null && choosing.WitnessesOutlast(level, state))))
+        if (
+            level == levels - 3
+            && canCountTriples
+            && (isFree || (ruledTriples is not null && choosing.WitnessesOutlast(level, state)))
+        )
         {
             Look(workOfTriple);
             return isFree ? triples!.Count(state) : ruledTriples!.Count(state);
@@ -108,13 +120,17 @@ internal sealed unsafe class CompletionCounter
     private Pair LastTwo(ulong* state, bool isFree)
     {
         Look(workOfPair);
-        return isFree ? pairs.Count(state + first[levels - 2], state + first[levels - 1]) : ruled!.Count(state);
+        if (isFree)
+            return pairs.Count(state + first[levels - 2], state + first[levels - 1]);
+        var count = ruled!.Count(state);
+        IsStopped |= ruled.IsStopped;
+        return count;
     }
 
     private Pair Last(ulong* state, bool isFree) =>
         isFree ? pairs.CountLast(state + first[levels - 1]) : ruled!.CountLastAlone(state);
 
-    private void Look(int done)
+    private void Look(long done)
     {
         work += done;
         if (work <= WorkBetweenLooks)

@@ -13,6 +13,9 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class RuledPairCounter
 {
+    /// <summary>Words and options looked at between two looks at the clock; some 100 µs.</summary>
+    private const int WorkBetweenLooks = 1 << 13;
+
     private readonly Choosing choosing;
     private readonly uint[] ways;
     private readonly BitPlanes planes;
@@ -36,11 +39,16 @@ internal sealed unsafe class RuledPairCounter
     private readonly ulong[] mostTaken;
     private readonly ulong[] outlast;
     private readonly ulong[] outlastBoth;
+    private readonly WorkLimit limit;
 
-    public RuledPairCounter(Choosing choosing, PairCounter pairs)
+    // Words and options of the last level looked at since the clock was.
+    private int work;
+
+    public RuledPairCounter(Choosing choosing, PairCounter pairs, WorkLimit limit)
     {
         this.choosing = choosing;
         this.pairs = pairs;
+        this.limit = limit;
         var problem = choosing.Problem;
         var levels = problem.Levels;
         level = levels.Count - 2;
@@ -58,6 +66,9 @@ internal sealed unsafe class RuledPairCounter
         mostTaken = GC.AllocateArray<ulong>(problem.Layout.Guards.Length + 1, pinned: true);
         lanesTell = earlier is { AreFew: true };
     }
+
+    /// <summary>Whether the limit stopped it, so that what it gave last is less than there is.</summary>
+    public bool IsStopped { get; private set; }
 
     /// <summary>Pairs, from a state in which all but the last two levels have chosen.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
@@ -82,8 +93,16 @@ internal sealed unsafe class RuledPairCounter
             var below = CountLast(next);
             timetables += below.Timetables * ways[option];
             shapes += below.Shapes;
+            if (work > WorkBetweenLooks && IsOver())
+                break;
         }
         return new(timetables, shapes);
+    }
+
+    private bool IsOver()
+    {
+        work = 0;
+        return IsStopped = limit.IsOver();
     }
 
     /// <summary>Options of the last level, from a state in which all others have chosen.</summary>
@@ -100,6 +119,7 @@ internal sealed unsafe class RuledPairCounter
         var isFree = choosing.WitnessesLast(state, outlast);
         ulong timetables = 0;
         ulong shapes = 0;
+        work += lastWords;
         for (var word = 0; word < lastWords; word++)
         {
             var bits = its[word];
@@ -115,6 +135,7 @@ internal sealed unsafe class RuledPairCounter
     private ulong Keeping(ulong* state, int word, ulong bits)
     {
         var kept = bits;
+        work += BitOperations.PopCount(bits);
         for (; bits != 0; bits &= bits - 1)
         {
             var option = (word << 6) + BitOperations.TrailingZeroCount(bits);

@@ -12,6 +12,12 @@ namespace HourGrid.Core.Engine.Counting;
 internal sealed unsafe class TailOptionCounts<T>
     where T : struct, IBinaryInteger<T>
 {
+    /// <summary>Words looked at between two looks at the clock; some 100 µs.</summary>
+    private const int WorkBetweenLooks = 1 << 15;
+
+    /// <summary>What a state takes beside its pairs, as so many words.</summary>
+    private const int WorkOfState = 128;
+
     private readonly Choosing choosing;
     private readonly T[][] counts;
     private readonly WorkLimit limit;
@@ -30,7 +36,10 @@ internal sealed unsafe class TailOptionCounts<T>
     private readonly Takings ones;
     private readonly Takings others;
     private readonly ulong[] open;
-    private int looks;
+
+    // Words of a pair of levels, and those looked at since the clock was.
+    private readonly int wordsOfPair;
+    private int work;
 
     public TailOptionCounts(Choosing choosing, T[][] counts, WorkLimit limit)
     {
@@ -55,6 +64,8 @@ internal sealed unsafe class TailOptionCounts<T>
             && planes[levels - 2].PerWord == 0
             && planes[levels - 1].PerWord == 0;
         stride = problem.RowWords(levels - 2);
+        wordsOfPair =
+            ways[^2].Length * (first[levels] - first[levels - 1]) + ways[^1].Length * columnWords + WorkOfState;
     }
 
     public bool IsStopped { get; private set; }
@@ -63,14 +74,14 @@ internal sealed unsafe class TailOptionCounts<T>
     /// <returns>The completions of the state.</returns>
     public T Count(int level, ulong* state, T weight)
     {
+        if ((work += level == levels - 2 ? wordsOfPair : WorkOfState) > WorkBetweenLooks)
+            Look();
         if (level == levels - 2 && choosing.IsFree(level, state))
             return CountFreePairs(state, weight);
         if (level == levels - 2 && ones.AreFew && choosing.WitnessesOutlast(level, state))
             return CountByTaking(state, weight);
         if (level == levels)
             return T.One;
-        if ((++looks & 255) == 0 && limit.IsOver())
-            IsStopped = true;
         var sum = T.Zero;
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1] && !IsStopped; word++)
@@ -85,6 +96,12 @@ internal sealed unsafe class TailOptionCounts<T>
             sum += below;
         }
         return sum;
+    }
+
+    private void Look()
+    {
+        work = 0;
+        IsStopped |= limit.IsOver();
     }
 
     private T CountFreePairs(ulong* state, T weight) =>

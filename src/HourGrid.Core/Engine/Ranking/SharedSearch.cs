@@ -12,6 +12,9 @@ internal static unsafe class SharedSearch
 {
     private const int LevelsShared = 2;
 
+    /// <summary>Where there would be more pieces, each is a choice for the first level alone.</summary>
+    private const long MostPieces = 1 << 18;
+
     /// <summary>A piece of work.</summary>
     /// <param name="Options">An option of each of the first levels.</param>
     /// <param name="Cost">A cost that no completion beats.</param>
@@ -31,7 +34,6 @@ internal static unsafe class SharedSearch
         ceiling.Lower(choosing, root, limit);
         var best = new BestList(count, ceiling.Threshold);
         var levels = ranked.Problem.Levels.Count;
-        var isStopped = false;
         if (levels <= LevelsShared)
         {
             var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
@@ -39,7 +41,9 @@ internal static unsafe class SharedSearch
             search.HandOver();
             return search.IsStopped ? (Together(best), false) : (best.Sorted(), true);
         }
-        var pieces = Pieces(ranked, choosing, root, ceiling);
+        var pieces = Pieces(ranked, choosing, root, ceiling, limit);
+        // Then some may be missing.
+        var isStopped = limit.IsOver();
         var taken = -1;
         Shared.Run(
             Environment.ProcessorCount,
@@ -89,22 +93,30 @@ internal static unsafe class SharedSearch
     /// The choices for the first levels, the most promising first: those that many good timetables are known of have
     /// most of the others, and the sooner these are found, the less is looked at in the rest.
     /// </summary>
-    private static Piece[] Pieces(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling)
+    private static Piece[] Pieces(
+        RankedProblem ranked,
+        Choosing choosing,
+        Root root,
+        Ceiling ceiling,
+        WorkLimit limit
+    )
     {
+        var areFew = (long)ranked.Options[0].Length * ranked.Options[1].Length <= MostPieces;
+        var shared = areFew ? LevelsShared : 1;
         var threshold = ceiling.Threshold;
         var known = new Dictionary<long, int>();
         foreach (var one in ceiling.All)
             if (one.Cost <= threshold)
                 CollectionsMarshal.GetValueRefOrAddDefault(known, KeyOf(one.Chosen), out _)++;
         var pieces = new List<Piece>();
-        var partials = ranked.NewPartials(LevelsShared + 1);
-        var options = new int[LevelsShared];
+        var partials = ranked.NewPartials(shared + 1);
+        var options = new int[shared];
         fixed (ulong* state = root.State)
             Add(0, state, 0);
         // In this order equals stay as they are: those of the smallest parts first.
         return [.. pieces.OrderBy(piece => piece.Known > 0 ? -piece.Known : piece.Cost)];
 
-        static long KeyOf(int[] options) => (long)options[0] << 32 | (long)options[1];
+        long KeyOf(int[] options) => areFew ? (long)options[0] << 32 | (long)options[1] : options[0];
 
         void Add(int level, ulong* state, long cost)
         {
@@ -114,10 +126,12 @@ internal static unsafe class SharedSearch
             ranked.Levels[level].Sort(open.AsSpan(0, count));
             foreach (var one in open.AsSpan(0, count))
             {
+                if (limit.IsOver())
+                    return;
                 var option = options[level] = Partial.OptionOf(one);
                 if (!choosing.Choose(level, option, state, next))
                     continue;
-                if (level + 1 == LevelsShared)
+                if (level + 1 == shared)
                 {
                     pieces.Add(new([.. options], Partial.CostOf(one), known.GetValueOrDefault(KeyOf(options))));
                     continue;
