@@ -74,12 +74,9 @@ public sealed class AnswerFile : IDisposable
     /// <summary>Null when the time was up before anything could be asked.</summary>
     private Problem? Compile()
     {
-        using var inTime = CancellationTokenSource.CreateLinkedTokenSource(cancellation);
-        if (parts.Budget is { } budget)
-            inTime.CancelAfter(budget);
         try
         {
-            return Problem.Compile(snapshot, ask, inTime.Token);
+            return Problem.Compile(snapshot, ask, parts.Budget, cancellation);
         }
         catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
         {

@@ -57,7 +57,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
                 var snapshot = catalogue.SnapshotOf(ask);
                 if (IsKnown<CountedAsk>(KeyOf(version, AnswerBasis.OfCounts(snapshot, ask))))
                     return Answer(ask, inTime);
-                var problem = Problem.Compile(snapshot, ask, inTime);
+                var problem = Problem.Compile(snapshot, ask, cancellation: inTime);
                 var about = Counts.About(problem, Moment, inTime);
                 return Record(problem, ask, new CountAnswer(Tally.None, false, about), TimeSpan.Zero);
             },
@@ -105,7 +105,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
                 var same = answered.SameShape;
                 if (same.Find(sections.Select(number => new RegistrationNumber(number)).ToHashSet()) is not { } one)
                     return null;
-                var best = same.Best(one, most);
+                var best = same.Best(one, most, LongestDetail, inTime);
                 return new RankedPage([.. best.Timetables.Select(like => Record(answered, like))], best.IsExact);
             },
             cancellation
@@ -121,7 +121,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
                 var isOfAsk = BrokenWishes.Of(catalogue.SnapshotOf(ask), ask, sections, cancellation: inTime).Holds;
                 if (!isOfAsk || same.Find(sections) is not { } one)
                     return new PlaceRecord(false, null, 0);
-                var alike = same.Best(one, AnsweredAsk.MostListed).Timetables;
+                var alike = same.Best(one, AnsweredAsk.MostListed, LongestDetail, inTime).Timetables;
                 var place = alike.TakeWhile(like => !HasJust(like, sections)).Count();
                 var shape = alike[0].Timetable.Sections.Select(section => section.Number).ToHashSet();
                 var rank = answered
@@ -233,7 +233,7 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
             KeyOf(version, AnswerBasis.Of(snapshot, ask)),
             () =>
             {
-                var problem = Problem.Compile(snapshot, ask, cancellation);
+                var problem = Problem.Compile(snapshot, ask, cancellation: cancellation);
                 var counted = Known(
                     KeyOf(version, AnswerBasis.OfCounts(snapshot, ask)),
                     () => CountedAsk.Of(problem, cancellation),

@@ -84,7 +84,11 @@ internal static class FitEndpoints
         var snapshot = catalogue.SnapshotOf(ask);
         var course = new CourseId(RequestBody.Texts(body, "courses", 1) is [var one] ? one : "");
         var with = Core.Engine.Answers.Fits.Taking(ask, course);
-        var standings = Standings.Of(Problem.Compile(snapshot, with, cancellation), LongestFit, cancellation);
+        var standings = Standings.Of(
+            Problem.Compile(snapshot, with, cancellation: cancellation),
+            LongestFit,
+            cancellation
+        );
         var offered = snapshot.Find(course)!;
         return new(
             course.Value,

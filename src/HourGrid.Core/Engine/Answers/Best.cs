@@ -24,6 +24,15 @@ public static class Best
     /// <summary>The most that are ranked, with those passed over.</summary>
     public const int Most = 20_000;
 
+    /// <summary>
+    /// About what it takes to describe a timetable that was found, and to put it together with the others where the search
+    /// was cut short: the search ends so much earlier.
+    /// </summary>
+    private const double MicrosecondsOfOne = 8;
+
+    /// <summary>The most of the time that is kept for that.</summary>
+    private const double MostOfTime = 0.5;
+
     /// <summary>The best timetables, or the best timetable of each of the best week shapes.</summary>
     /// <param name="problem">What is asked.</param>
     /// <param name="count">How many.</param>
@@ -48,21 +57,24 @@ public static class Best
             throw new AskTooLargeException(
                 $"No more than the best {Most} are ranked; {offset} + {count} were wanted."
             );
-        var found = Search(problem, offset + count, byShape, new WorkLimit(budget, cancellation));
+        var limit = new WorkLimit(budget, cancellation);
+        var found = Search(problem, offset + count, byShape, limit);
+        var places = Enumerable.Range(offset, Math.Max(0, found.Best.Length - offset)).ToArray();
+        var described = found.Describe(places, limit);
         cancellation.ThrowIfCancellationRequested();
-        var places = Enumerable.Range(offset, Math.Max(0, found.Best.Length - offset));
-        return new(found.Describe([.. places], cancellation), found.IsExact);
+        return new(described, found.IsExact && described.Length == places.Length);
     }
 
     internal static Ranking Search(Problem problem, int count, bool byShape, WorkLimit limit)
     {
+        var searching = limit.Leaving(MostOfTime, TimeSpan.FromMicroseconds(count * MicrosecondsOfOne));
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
         if (count == 0 || root.IsDead)
             return new(problem, null, [], true);
         try
         {
-            var ranked = new RankedProblem(problem, limit.Cancellation);
-            var (found, isExact) = SharedSearch.Run(ranked, root, count, byShape, limit);
+            var ranked = new RankedProblem(problem, searching);
+            var (found, isExact) = SharedSearch.Run(ranked, root, count, byShape, searching, limit);
             return new(problem, ranked, found, isExact);
         }
         catch (OperationCanceledException)
@@ -78,39 +90,44 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
     /// <summary>So few are described by one thread.</summary>
     private const int FewToDescribe = 100;
 
+    private const int DescribedAtATime = 32;
+
     public Ranked[] Best => best;
 
     public bool IsExact => isExact;
 
     /// <summary>Some of the best, with their ranks.</summary>
     /// <param name="places">Which, the best being 0.</param>
-    /// <param name="cancellation">Stops at any moment.</param>
-    public RankedTimetable[] Describe(IReadOnlyList<int> places, CancellationToken cancellation)
+    /// <param name="limit">How long it may take.</param>
+    /// <returns>In the order of the places; of the first ones alone, where the time did not suffice for all.</returns>
+    public RankedTimetable[] Describe(IReadOnlyList<int> places, WorkLimit limit)
     {
-        var described = new RankedTimetable[places.Count];
         if (ranked is null)
-            return described;
-        var threads = new ParallelOptions
-        {
-            CancellationToken = cancellation,
-            MaxDegreeOfParallelism = Math.Clamp(places.Count / FewToDescribe, 1, Environment.ProcessorCount),
-        };
-        Parallel.For(
-            0,
-            places.Count,
-            threads,
-            () => new RankedMeasures(ranked),
-            (i, _, measures) =>
+            return [];
+        var described = new RankedTimetable[places.Count];
+        var taken = 0;
+        Shared.Run(
+            Math.Clamp(places.Count / FewToDescribe, 1, Environment.ProcessorCount),
+            _ =>
             {
-                var timetable = best[places[i]];
-                var measured = measures.Of(timetable);
-                var score = ranked.Badness.Score(measured);
-                described[i] = new(places[i] + 1, score, TimetableOf(ranked, timetable), measured);
-                return measures;
-            },
-            _ => { }
+                var measures = new RankedMeasures(ranked);
+                // Some in any case: what was found is of no use otherwise.
+                do
+                {
+                    var from = Interlocked.Add(ref taken, DescribedAtATime) - DescribedAtATime;
+                    for (var i = from; i < Math.Min(from + DescribedAtATime, places.Count); i++)
+                        described[i] = Describe(ranked, places[i], measures);
+                } while (taken < places.Count && !limit.IsOver());
+            }
         );
-        return described;
+        // Those that were taken were described.
+        return taken < places.Count ? described[..taken] : described;
+    }
+
+    private RankedTimetable Describe(RankedProblem its, int place, RankedMeasures measures)
+    {
+        var measured = measures.Of(best[place]);
+        return new(place + 1, its.Badness.Score(measured), TimetableOf(its, best[place]), measured);
     }
 
     private Timetable TimetableOf(RankedProblem its, Ranked timetable)

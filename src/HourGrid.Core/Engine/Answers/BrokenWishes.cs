@@ -26,8 +26,8 @@ public sealed record BrokenAnswer(
     /// <summary>Whether it is a timetable at all: all of it is there, whole, and can be attended.</summary>
     public bool IsTimetable => Gone.Count == 0 && NotWhole.Count == 0 && Clashes.Count == 0;
 
-    /// <summary>Whether it is one of the ask's timetables.</summary>
-    public bool Holds => IsTimetable && Broken.Count == 0 && NotAsked.Count == 0;
+    /// <summary>Whether it is one of the ask's timetables; false as well where the time did not suffice to tell.</summary>
+    public bool Holds => IsExact && IsTimetable && Broken.Count == 0 && NotAsked.Count == 0;
 }
 
 /// <summary>Finds what a timetable put by goes against.</summary>
@@ -64,9 +64,7 @@ public static class BrokenWishes
                 .Where(number => snapshot.Find(number) is not { Section.Status: not SectionStatus.Cancelled })
                 .Order(),
         ];
-        CourseId[] notWhole = [.. held.Courses.Where(course => !held.IsWhole(course))];
         var clashes = KeptClashes.Of(snapshot, held.Bare(ask.Term));
-        var isTimetable = gone.Length == 0 && notWhole.Length == 0 && clashes.Count == 0;
         CourseId[] notAsked =
         [
             .. held.Courses.Where(course =>
@@ -75,10 +73,21 @@ public static class BrokenWishes
             ),
         ];
 
-        var lacking = Wishes.Of(ask).Where(wish => held.Lacks(ask, wish)).ToList();
-        var rules = isTimetable ? held.RulesBroken(ask, limit) : [];
-        cancellation.ThrowIfCancellationRequested();
-        Wish[] broken = [.. Wishes.Of(ask).Where(wish => lacking.Contains(wish) || (rules?.Contains(wish) ?? false))];
-        return new(broken, notAsked, gone, notWhole, clashes, held.Fitting(ask, broken), rules is not null);
+        CourseId[] notWhole = [];
+        HashSet<Wish> rules = [];
+        var isExact = true;
+        try
+        {
+            notWhole = [.. held.Courses.Where(course => !held.IsWhole(course, limit))];
+            if (gone.Length == 0 && notWhole.Length == 0 && clashes.Count == 0)
+                rules = held.RulesBroken(ask, limit);
+        }
+        catch (OperationCanceledException)
+        {
+            cancellation.ThrowIfCancellationRequested();
+            isExact = false;
+        }
+        Wish[] broken = [.. Wishes.Of(ask).Where(wish => rules.Contains(wish) || held.Lacks(ask, wish))];
+        return new(broken, notAsked, gone, notWhole, clashes, held.Fitting(ask, broken), isExact);
     }
 }

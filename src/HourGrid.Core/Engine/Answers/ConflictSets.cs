@@ -27,7 +27,7 @@ internal sealed class ConflictSets(CatalogueSnapshot snapshot, Ask ask, WorkLimi
         if (!problems.TryGetValue(key, out var feasibility))
         {
             var part = conflictsLifted.Aggregate(ask, Compiling.Wishes.Without);
-            var problem = Problem.Compile(snapshot, part, CompileScope.AnyLifted, limit.Cancellation);
+            var problem = Problem.Compile(snapshot, part, CompileScope.AnyLifted, limit);
             problems[key] = feasibility = new Feasibility(problem, limit);
         }
         var its = feasibility.Problem.Wishes;

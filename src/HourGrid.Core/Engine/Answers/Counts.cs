@@ -26,14 +26,17 @@ public static class Counts
     /// <exception cref="AskTooLargeException">There are more than 128 bits count.</exception>
     public static CountAnswer Of(Problem problem, TimeSpan? budget = null, CancellationToken cancellation = default)
     {
+        var answer = OrAbout(problem, new WorkLimit(budget, cancellation));
+        cancellation.ThrowIfCancellationRequested();
+        return answer;
+    }
+
+    /// <summary>The count; where it cannot be finished in time, about how many there are as well.</summary>
+    internal static CountAnswer OrAbout(Problem problem, WorkLimit limit)
+    {
         var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
-        var answer = Of(problem, root, new WorkLimit(budget * (1 - EstimateShare), cancellation));
-        cancellation.ThrowIfCancellationRequested();
-        if (answer.IsExact)
-            return answer;
-        var estimate = Estimating.Of(problem, root, new WorkLimit(budget * EstimateShare, cancellation));
-        cancellation.ThrowIfCancellationRequested();
-        return answer with { Estimate = estimate };
+        var answer = Of(problem, root, limit.Leaving(EstimateShare));
+        return answer.IsExact ? answer : answer with { Estimate = Estimating.Of(problem, root, limit) };
     }
 
     /// <summary>About how many timetables there are, without counting them: for what cannot wait for the count.</summary>

@@ -49,7 +49,7 @@ public static class EveryRow
             return true;
         var limit = new WorkLimit(budget, cancellation);
         var layers = new StateLayers(new Choosing(problem), [root], LevelsBelow, limit);
-        var isWhole = WriteBelow(problem, layers, root, take, limit);
+        var isWhole = !limit.IsOver() && WriteBelow(problem, layers, root, take, limit);
         layers.Release();
         cancellation.ThrowIfCancellationRequested();
         return isWhole;

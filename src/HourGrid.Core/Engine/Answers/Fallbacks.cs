@@ -57,6 +57,8 @@ public static class Fallbacks
         WorkLimit limit
     )
     {
+        if (limit.IsOver())
+            return new(section, null, [], 0, false);
         var filled = ask with
         {
             Wanted =

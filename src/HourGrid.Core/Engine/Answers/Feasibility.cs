@@ -11,19 +11,20 @@ internal sealed unsafe class Feasibility : IDisposable
     private const int MostWords = 1 << 20;
 
     private readonly Choosing choosing;
-    private readonly WorkLimit limit;
     private readonly StateLayer[] failed;
     private readonly int[] first;
     private readonly int levels;
-    private int looks;
+    private readonly Looks looks;
+    private readonly long[] workOf;
 
     public Feasibility(Problem problem, WorkLimit limit)
     {
-        this.limit = limit;
+        looks = new(limit);
         Problem = problem;
         choosing = new Choosing(problem);
         first = problem.Layout.First;
         levels = problem.Levels.Count;
+        workOf = [.. problem.Levels.Select((its, level) => (long)its.Options.Count * problem.RowWords(level))];
         failed =
         [
             .. Enumerable
@@ -41,7 +42,7 @@ internal sealed unsafe class Feasibility : IDisposable
     public Problem Problem { get; }
 
     /// <summary>Whether there is a timetable with these wishes lifted.</summary>
-    /// <exception cref="OutOfTimeException">The limit was over before it was known.</exception>
+    /// <exception cref="OperationCanceledException">The limit was over before it was known.</exception>
     public bool Has(Lifted lifted)
     {
         var root = Root.Of(Problem, lifted);
@@ -68,8 +69,8 @@ internal sealed unsafe class Feasibility : IDisposable
         // What fails after leaving everything out may succeed after taking something.
         if (!nothingSoFar && IsKnown(level, state))
             return false;
-        if ((++looks & 63) == 0 && limit.IsOver())
-            throw new OutOfTimeException();
+        if (looks.After(workOf[level]))
+            throw new OperationCanceledException();
         var next = choosing.Scratch(level + 1);
         var options = Problem.Levels[level].Options;
         for (var word = first[level]; word < first[level + 1]; word++)
@@ -107,6 +108,3 @@ internal sealed unsafe class Feasibility : IDisposable
         choosing.Normalize(level, room);
     }
 }
-
-/// <summary>Time was up before an answer was known.</summary>
-internal sealed class OutOfTimeException : Exception;

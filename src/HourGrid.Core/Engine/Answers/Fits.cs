@@ -35,11 +35,25 @@ public static class Fits
         CancellationToken cancellation = default
     )
     {
-        var with = Taking(ask, course);
-        var count = Counts.Of(Problem.Compile(snapshot, with, cancellation), budget, cancellation);
-        if (count.Total.Timetables > 0 || !count.IsExact)
-            return new(course, count.Total.Timetables, count.IsExact, with, []);
-        return new(course, 0, true, with, WhyNone.Of(snapshot, with, budget, cancellation)?.Together ?? []);
+        var fit = Of(snapshot, Taking(ask, course), course, new WorkLimit(budget, cancellation));
+        cancellation.ThrowIfCancellationRequested();
+        return fit;
+    }
+
+    private static Fit Of(CatalogueSnapshot snapshot, Ask with, CourseId course, WorkLimit limit)
+    {
+        try
+        {
+            var problem = Problem.Compile(snapshot, with, CompileScope.AskAlone, limit);
+            var count = Counts.Of(problem, Root.Of(problem, Lifted.None(problem.Wishes.Count)), limit);
+            if (count.Total.Timetables > 0 || !count.IsExact)
+                return new(course, count.Total.Timetables, count.IsExact, with, []);
+            return new(course, 0, true, with, WhyNone.Of(snapshot, with, limit)?.Together ?? []);
+        }
+        catch (OperationCanceledException)
+        {
+            return new(course, 0, false, with, []);
+        }
     }
 
     /// <summary>

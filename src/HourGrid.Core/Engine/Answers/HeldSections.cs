@@ -39,10 +39,14 @@ internal sealed class HeldSections
         };
 
     /// <summary>Whether the sections of a course are one of its bundles.</summary>
-    public bool IsWhole(CourseId course)
+    /// <exception cref="OperationCanceledException">The limit was over before it was known.</exception>
+    public bool IsWhole(CourseId course, WorkLimit limit)
     {
         var bare = Bare(snapshot.Term.Id);
-        return Has(JustThese(bare with { Wanted = [.. bare.Wanted.Where(wanted => wanted.Course == course)] }));
+        return Has(
+            JustThese(bare with { Wanted = [.. bare.Wanted.Where(wanted => wanted.Course == course)] }),
+            limit
+        );
     }
 
     /// <summary>Whether a wish for courses is not met: a must, or enough of an either–or.</summary>
@@ -60,22 +64,21 @@ internal sealed class HeldSections
             && !Courses.Contains(wanted.Course);
     }
 
-    /// <summary>The rules that it breaks, in the order of the ask, each held against it alone; null when the time did not suffice.</summary>
-    public HashSet<Wish>? RulesBroken(Ask ask, WorkLimit limit)
+    /// <summary>The rules that it breaks, in the order of the ask, each held against it alone.</summary>
+    /// <exception cref="OperationCanceledException">The limit was over before all were known.</exception>
+    public HashSet<Wish> RulesBroken(Ask ask, WorkLimit limit)
     {
-        if (Has(JustThese(ask)))
+        if (Has(JustThese(ask), limit))
             return [];
         Wish[] rules = [.. Wishes.Of(ask).Where(wish => wish.IsHard && !IsOfCourses(wish))];
         var broken = new HashSet<Wish>();
         foreach (var rule in rules)
         {
-            if (limit.IsOver())
-                return null;
             // Whether a break has room depends on the hours that are taken out: those the timetable keeps stay.
             bool Stays(Wish other) =>
                 other == rule
                 || (rule.Kind == WishKind.Break && other.Kind == WishKind.TimeBlock && !broken.Contains(other));
-            if (!Has(JustThese(Lifted(ask, rules.Where(other => !Stays(other))))))
+            if (!Has(JustThese(Lifted(ask, rules.Where(other => !Stays(other)))), limit))
                 broken.Add(rule);
         }
         return broken;
@@ -130,7 +133,12 @@ internal sealed class HeldSections
             ],
         };
 
-    private bool Has(Ask ask) => Counts.Of(Problem.Compile(snapshot, ask)).Total.Timetables > 0;
+    private bool Has(Ask ask, WorkLimit limit)
+    {
+        var problem = Problem.Compile(snapshot, ask, CompileScope.AskAlone, limit);
+        using var feasibility = new Feasibility(problem, limit);
+        return feasibility.Has(Compiling.Lifted.None(problem.Wishes.Count));
+    }
 
     private static bool IsOfCourses(Wish wish) => wish.Kind is WishKind.Course or WishKind.EitherOr;
 

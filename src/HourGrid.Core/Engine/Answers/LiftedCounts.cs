@@ -34,19 +34,8 @@ internal static class LiftedCounts
                 .GroupBy(set => string.Join(' ', sets[set].Where(SetsConflicts).Select(wish => wish.Path)))
                 .Select(group => group.ToArray()),
         ];
-        // Compiling takes one thread, so the problems are compiled side by side: on threads of their own, since what ends
-        // the budget needs one of the shared ones.
-        Task<Problem>[] problems =
-        [
-            .. groups.Select(group =>
-                Task.Factory.StartNew(
-                    () => Compile(group),
-                    limit.Cancellation,
-                    TaskCreationOptions.LongRunning,
-                    TaskScheduler.Default
-                )
-            ),
-        ];
+        // Compiling takes one thread, so the problems are compiled side by side.
+        Task<Problem>[] problems = [.. groups.Select(group => Task.Run(() => Compile(group)))];
         foreach (var (group, compiling) in groups.Zip(problems))
         {
             var problem = compiling.GetAwaiter().GetResult();
@@ -62,8 +51,8 @@ internal static class LiftedCounts
 
         void CountTogether(Problem problem, int[] group)
         {
-            Root[] roots = [.. group.Select(set => RootOf(problem, sets[set]))];
-            using var count = Counts.Count(problem.Narrowed(roots, limit.Cancellation), roots, limit);
+            Root[] roots = [.. group.Select(set => RootOf(problem, sets[set], limit))];
+            using var count = Counts.Count(problem.Narrowed(roots, limit), roots, limit);
             isExact &= count.IsExact;
             for (var i = 0; i < group.Length; i++)
                 counts[group[i]] = count.Totals[i].Timetables;
@@ -73,14 +62,15 @@ internal static class LiftedCounts
         {
             var part = sets[group[0]].Where(SetsConflicts).Aggregate(ask, Wishes.Without);
             var most = group.Max(set => sets[set].Count(wish => !SetsConflicts(wish)));
-            return Problem.Compile(snapshot, part, new CompileScope(most), limit.Cancellation);
+            return Problem.Compile(snapshot, part, new CompileScope(most), limit);
         }
     }
 
     public static bool SetsConflicts(Wish wish) => wish.Kind is WishKind.Travel or WishKind.MinutesBetween;
 
-    private static Root RootOf(Problem problem, Wish[] wishes)
+    private static Root RootOf(Problem problem, Wish[] wishes, WorkLimit limit)
     {
+        limit.ThrowIfOver();
         var lifted = Lifted.None(problem.Wishes.Count);
         for (var id = 0; id < problem.Wishes.Count; id++)
             lifted.Wishes[id] = wishes.Contains(problem.Wishes[id]);

@@ -18,7 +18,11 @@ public sealed record NearestTimetable(
     IReadOnlyList<CourseId> Changed,
     int Score,
     bool IsExact
-);
+)
+{
+    /// <summary>None was found in time.</summary>
+    internal static NearestTimetable Unknown { get; } = new(null, null, [], 0, false);
+}
 
 /// <summary>Finds the timetable that changes the least.</summary>
 public static class Nearest
@@ -55,16 +59,16 @@ public static class Nearest
         Problem problem;
         try
         {
-            problem = Problem.Compile(snapshot, ask, new CompileScope(0, held), limit.Cancellation);
+            problem = Problem.Compile(snapshot, ask, new CompileScope(0, held), limit);
         }
         catch (OperationCanceledException)
         {
-            return new(null, null, [], 0, false);
+            return NearestTimetable.Unknown;
         }
         var found = Best.Search(problem, 1, byShape: false, limit);
         if (found.Best is not [var best])
             return new(null, null, [], 0, found.IsExact);
-        var nearest = found.Describe([0], CancellationToken.None)[0];
+        var nearest = found.Describe([0], limit)[0];
         var changed = problem
             .Levels.Select((course, level) => (course, option: course.Options[best.Options[level]]))
             .Where(pair => pair.option.IsChange)

@@ -13,13 +13,15 @@ namespace HourGrid.Core.Engine.Answers;
 internal sealed unsafe class RowEndings
 {
     private const int AtATime = 1024;
-    private const int LooksEvery = 64;
+
+    /// <summary>What an ending takes, as so many words.</summary>
+    private const int WorkOfEnding = 8;
 
     private readonly Choosing choosing;
     private readonly RowParts parts;
     private readonly int from;
     private readonly Action whenFull;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
     private readonly int[] first;
     private readonly int levels;
     private readonly Takings last;
@@ -36,17 +38,17 @@ internal sealed unsafe class RowEndings
     private readonly ushort[] ending;
     private readonly ushort[] lastNumbers;
     private readonly ushort[] all;
+    private readonly long workOfLast;
     private int lasts;
-    private int steps;
 
     /// <param name="choosing">The problem, for this thread.</param>
     /// <param name="parts">What stands where in a row.</param>
     /// <param name="from">The level from which on they are endings.</param>
     /// <param name="whenFull">Called when there is no room for more; makes room by <see cref="Clear"/>.</param>
-    /// <param name="limit">How long it may take.</param>
-    public RowEndings(Choosing choosing, RowParts parts, int from, Action whenFull, WorkLimit limit)
+    /// <param name="looks">Stops it, so that not all are found.</param>
+    public RowEndings(Choosing choosing, RowParts parts, int from, Action whenFull, Looks looks)
     {
-        (this.choosing, this.parts, this.from, this.whenFull, this.limit) = (choosing, parts, from, whenFull, limit);
+        (this.choosing, this.parts, this.from, this.whenFull, this.looks) = (choosing, parts, from, whenFull, looks);
         var layout = choosing.Problem.Layout;
         first = layout.First;
         levels = choosing.Problem.Levels.Count;
@@ -55,15 +57,13 @@ internal sealed unsafe class RowEndings
         outlast = choosing.NewWitnesses();
         chosen = new ushort[levels][];
         isPlain = new bool[levels];
+        workOfLast = (long)parts.Numbers[^1].Length * choosing.Problem.RowWords(levels - 1);
         isPlain[from] = true;
         lastNumbers = new ushort[parts.Numbers[^1].Sum(its => its.Length)];
         all = new ushort[AtATime * parts.Width];
         ending = new ushort[parts.Width];
         ending.AsSpan(parts.Courses).Fill(EveryRow.NotTaken);
     }
-
-    /// <summary>Whether time was up before all were found.</summary>
-    public bool IsStopped { get; private set; }
 
     /// <summary>How many there are.</summary>
     public int Count { get; private set; }
@@ -73,13 +73,6 @@ internal sealed unsafe class RowEndings
 
     /// <summary>Lets go of those found.</summary>
     public void Clear() => Count = 0;
-
-    /// <summary>Looks at the clock, but not each time.</summary>
-    public void Look()
-    {
-        if (++steps % LooksEvery == 0)
-            IsStopped = IsStopped || limit.IsOver();
-    }
 
     /// <summary>Adds the endings of a state.</summary>
     public void Find(ulong* state)
@@ -95,17 +88,18 @@ internal sealed unsafe class RowEndings
 
     private void FindFrom(int level, ulong* state)
     {
-        Look();
         if (level == levels - 2)
         {
             FindPairs(state);
             return;
         }
         var next = choosing.Scratch(level + 1);
+        var words = choosing.Problem.RowWords(level);
         for (var word = first[level]; word < first[level + 1]; word++)
-        for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
+        for (var bits = state[word]; bits != 0 && !looks.IsOver; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            looks.After(words);
             if (!choosing.Choose(level, option, state, next))
                 continue;
             Take(level, option);
@@ -121,7 +115,7 @@ internal sealed unsafe class RowEndings
         var lastFirst = first[level + 1];
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < lastFirst; word++)
-        for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
+        for (var bits = state[word]; bits != 0 && !looks.IsOver; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
             var row = choosing.Row(level, option);
@@ -158,6 +152,7 @@ internal sealed unsafe class RowEndings
         var open = choosing.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + first[level] : last.Left(state);
         var isFree = choosing.WitnessesLast(state, outlast);
         lasts = 0;
+        looks.After(isFree ? first[levels] - first[level] : workOfLast);
         for (var word = 0; word < first[levels] - first[level]; word++)
         for (var bits = open[word]; bits != 0; bits &= bits - 1)
         {
@@ -182,7 +177,7 @@ internal sealed unsafe class RowEndings
         }
         foreach (var number in chosen[level])
         {
-            if (IsStopped)
+            if (looks.IsOver)
                 return;
             ending[parts.PlaceOf[level]] = number;
             Combine(level + 1);
@@ -196,6 +191,7 @@ internal sealed unsafe class RowEndings
         var width = parts.Width;
         ref var its = ref MemoryMarshal.GetArrayDataReference(ending);
         ref var into = ref MemoryMarshal.GetArrayDataReference(all);
+        looks.After((long)lasts * WorkOfEnding);
         for (var i = 0; i < lasts; i++)
         {
             var at = Count * width;

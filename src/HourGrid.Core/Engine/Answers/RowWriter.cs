@@ -21,7 +21,7 @@ internal sealed unsafe class RowWriter
     private readonly RowParts parts;
     private readonly bool holdsNothing;
     private readonly TakeRows take;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
     private readonly RowEndings endings;
     private readonly int levels;
     private readonly int width;
@@ -29,7 +29,6 @@ internal sealed unsafe class RowWriter
     private readonly ushort[] block;
     private int filled;
     private int through;
-    private bool isStopped;
 
     /// <param name="choosing">The problem, for this thread.</param>
     /// <param name="layers">Its layers.</param>
@@ -49,8 +48,9 @@ internal sealed unsafe class RowWriter
     )
     {
         (this.layers, this.into, this.parts, this.holdsNothing) = (layers, into, parts, holdsNothing);
-        (this.take, this.limit) = (take, limit);
-        endings = new(choosing, parts, layers.Frontier.Level, WriteFound, limit);
+        this.take = take;
+        looks = new(limit);
+        endings = new(choosing, parts, layers.Frontier.Level, WriteFound, looks);
         levels = choosing.Problem.Levels.Count;
         width = parts.Width;
         block = new ushort[RowsInBlock * width];
@@ -58,7 +58,7 @@ internal sealed unsafe class RowWriter
     }
 
     /// <summary>Whether time was up before all was written.</summary>
-    public bool IsStopped => isStopped || endings.IsStopped;
+    public bool IsStopped => looks.IsOver;
 
     /// <summary>Writes all rows that go through a state of the frontier.</summary>
     public void WriteThrough(int state)
@@ -71,7 +71,8 @@ internal sealed unsafe class RowWriter
     /// <summary>Gives away the rows that are written and not yet taken.</summary>
     public void Flush()
     {
-        isStopped = isStopped || limit.IsOver();
+        // What takes them may take long.
+        looks.Now();
         if (filled > 0)
             take(block.AsSpan(0, filled));
         filled = 0;
@@ -93,7 +94,7 @@ internal sealed unsafe class RowWriter
             WriteRows();
             return;
         }
-        endings.Look();
+        looks.After(endings.Count);
         var level = layers.Layers[layer - 1].Level;
         var options = into.OptionsInto(layer, state);
         var origins = into.OriginsOf(layer, state);

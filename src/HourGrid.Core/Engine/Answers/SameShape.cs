@@ -50,24 +50,41 @@ public sealed class SameShape(Problem problem)
     /// <summary>The best timetables of a week shape, in the order of all timetables.</summary>
     /// <param name="timetable">One of the ask's timetables that has it.</param>
     /// <param name="most">How many at most.</param>
-    /// <returns>Ranked among themselves; exact unless there are more than <see cref="MostLookedThrough"/>.</returns>
-    public BestAnswer Best(Timetable timetable, int most)
+    /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <returns>
+    /// Ranked among themselves; exact unless there are more than <see cref="MostLookedThrough"/>, or time was up before all
+    /// were looked through.
+    /// </returns>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
+    public BestAnswer Best(
+        Timetable timetable,
+        int most,
+        TimeSpan? budget = null,
+        CancellationToken cancellation = default
+    )
     {
         ArgumentOutOfRangeException.ThrowIfNegative(most);
+        var limit = new WorkLimit(budget, cancellation);
         var measures = new Measures(problem.Ask);
         var badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
-        var found = All(timetable)
-            .Take(MostLookedThrough + 1)
-            .Select(one => (Timetable: one, Measures: measures.Of(one)))
-            .Select(one => (one.Timetable, one.Measures, Score: badness.Score(one.Measures)))
-            .ToList();
+        var found = new List<(Timetable Timetable, WeekMeasures Measures, int Score)>();
+        var isExact = true;
+        foreach (var one in All(timetable))
+        {
+            isExact = found.Count < MostLookedThrough && !limit.IsOver();
+            if (!isExact)
+                break;
+            var measured = measures.Of(one);
+            found.Add((one, measured, badness.Score(measured)));
+        }
+        cancellation.ThrowIfCancellationRequested();
         var ranked = found
-            .Take(MostLookedThrough)
             .OrderBy(one => one.Score)
             .ThenBy(one => one.Timetable.Sections, SectionLists.Comparer)
             .Take(most)
             .Select((one, i) => new RankedTimetable(i + 1, one.Score, one.Timetable, one.Measures));
-        return new([.. ranked], found.Count <= MostLookedThrough);
+        return new([.. ranked], isExact);
     }
 
     private IEnumerable<Timetable> All(Timetable timetable)

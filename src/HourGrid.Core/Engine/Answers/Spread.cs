@@ -1,3 +1,4 @@
+using System.Runtime.InteropServices;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
@@ -19,6 +20,12 @@ public static class Spread
 
     private const long Picked = -1;
 
+    /// <summary>About what it takes to pick one and describe it: the search ends so much earlier for each.</summary>
+    private const double MicrosecondsOfOne = 200;
+
+    /// <summary>The most of the time that is kept for that.</summary>
+    private const double MostOfTime = 0.3;
+
     /// <param name="problem">What is asked.</param>
     /// <param name="count">How many to pick.</param>
     /// <param name="budget">How long it may take; null for as long as it takes.</param>
@@ -33,21 +40,34 @@ public static class Spread
     )
     {
         ArgumentOutOfRangeException.ThrowIfNegative(count);
-        var found = Best.Search(problem, From, byShape: true, new WorkLimit(budget, cancellation));
+        var limit = new WorkLimit(budget, cancellation);
+        var found = Best.Search(
+            problem,
+            From,
+            byShape: true,
+            limit.Leaving(MostOfTime, TimeSpan.FromMicroseconds(count * MicrosecondsOfOne))
+        );
+        var picked = Pick(problem, found.Best, count, limit);
+        var described = found.Describe(picked, limit);
         cancellation.ThrowIfCancellationRequested();
-        return new(found.Describe(Pick(problem, found.Best, count), cancellation), found.IsExact);
+        return new(described, found.IsExact && described.Length == Math.Min(count, found.Best.Length));
     }
 
-    private static List<int> Pick(Problem problem, Ranked[] best, int count)
+    /// <summary>Their places among the best; fewer where the time does not suffice.</summary>
+    private static List<int> Pick(Problem problem, Ranked[] best, int count, WorkLimit limit)
     {
+        var levels = problem.Levels.Select(level => level.Options).ToArray();
         var picked = new List<int>();
         var nearest = new long[best.Length];
         Array.Fill(nearest, long.MaxValue);
         for (var next = 0; picked.Count < Math.Min(count, best.Length); )
         {
             picked.Add(next);
+            if (limit.IsOver())
+                break;
+            var distances = new DistancesFrom(levels, best[next].Options);
             for (var i = 0; i < best.Length; i++)
-                nearest[i] = Math.Min(nearest[i], Distance(problem, best[i].Options, best[next].Options));
+                nearest[i] = Math.Min(nearest[i], distances.To(best[i].Options));
             nearest[next] = Picked;
             for (var i = 0; i < best.Length; i++)
                 if (nearest[i] > nearest[next])
@@ -56,16 +76,31 @@ public static class Spread
         return picked;
     }
 
-    private static long Distance(Problem problem, int[] one, int[] other)
+    /// <summary>How far others are from one timetable; what lies between two options of a course is found once.</summary>
+    /// <param name="levels">The options of each level.</param>
+    /// <param name="from">Its option of each.</param>
+    private sealed class DistancesFrom(IReadOnlyList<CourseOption>[] levels, int[] from)
     {
-        var minutes = 0L;
-        for (var level = 0; level < one.Length; level++)
-            if (one[level] != other[level])
-                minutes += Apart(
-                    problem.Levels[level].Options[one[level]].Meetings,
-                    problem.Levels[level].Options[other[level]].Meetings
+        private readonly Dictionary<int, long>[] known = [.. levels.Select(_ => new Dictionary<int, long>())];
+
+        public long To(int[] other)
+        {
+            var minutes = 0L;
+            for (var level = 0; level < from.Length; level++)
+            {
+                if (other[level] == from[level])
+                    continue;
+                ref var its = ref CollectionsMarshal.GetValueRefOrAddDefault(
+                    known[level],
+                    other[level],
+                    out var isKnown
                 );
-        return minutes;
+                if (!isKnown)
+                    its = Apart(levels[level][from[level]].Meetings, levels[level][other[level]].Meetings);
+                minutes += its;
+            }
+            return minutes;
+        }
     }
 
     /// <summary>Minutes over all weeks of the meetings that are in one list alone; both are in order.</summary>

@@ -99,7 +99,9 @@ public static class Survival
     )
     {
         var course = snapshot.CourseOf(section.Number)!.Course.Id;
-        var nearest = Nearest.To(snapshot, Filled(snapshot, ask, held, section), held, limit);
+        var nearest = limit.IsOver()
+            ? NearestTimetable.Unknown
+            : Nearest.To(snapshot, Filled(snapshot, ask, held, section), held, limit);
         var rescue =
             nearest.Timetable is null ? Rescue.None
             : nearest.Changed is [var only] && only == course ? Rescue.StraightSwap

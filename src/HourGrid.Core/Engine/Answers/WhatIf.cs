@@ -74,7 +74,9 @@ public static class WhatIf
         var limit = new WorkLimit(budget, cancellation);
         try
         {
-            return Counts.Of(Problem.Compile(snapshot, ask, limit.Cancellation), budget, cancellation);
+            var count = Counts.OrAbout(Problem.Compile(snapshot, ask, CompileScope.AskAlone, limit), limit);
+            cancellation.ThrowIfCancellationRequested();
+            return count;
         }
         catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
         {

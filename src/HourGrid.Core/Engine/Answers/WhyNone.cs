@@ -46,7 +46,13 @@ public static class WhyNone
     )
     {
         Problem.Check(snapshot, ask);
-        var limit = new WorkLimit(budget, cancellation);
+        var answer = Of(snapshot, ask, new WorkLimit(budget, cancellation));
+        cancellation.ThrowIfCancellationRequested();
+        return answer;
+    }
+
+    internal static WhyAnswer? Of(CatalogueSnapshot snapshot, Ask ask, WorkLimit limit)
+    {
         try
         {
             using var conflicts = new ConflictSets(snapshot, ask, limit);
@@ -65,9 +71,8 @@ public static class WhyNone
             var (both, bothExact) = Count(snapshot, ask, pairs[..Math.Min(MostPairs, pairs.Length)], limit);
             return new(together, both, bothExact && pairs.Length <= MostPairs);
         }
-        catch (Exception stopped) when (stopped is OutOfTimeException or OperationCanceledException)
+        catch (OperationCanceledException)
         {
-            cancellation.ThrowIfCancellationRequested();
             return new([], [], false);
         }
     }

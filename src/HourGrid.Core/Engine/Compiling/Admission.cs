@@ -9,6 +9,7 @@ internal sealed class Admission
     private readonly Ask ask;
     private readonly WantedCourse wanted;
     private readonly HashSet<RegistrationNumber> kept;
+    private readonly HashSet<RegistrationNumber> ruledOut;
     private readonly HashSet<RegistrationNumber> registered;
     private readonly HashSet<string> componentsWithKept;
     private readonly HourWishes hours;
@@ -25,6 +26,7 @@ internal sealed class Admission
         this.wanted = ask.Wanted[wanted];
         this.hours = hours;
         kept = [.. this.wanted.Keep];
+        ruledOut = [.. this.wanted.RuleOut];
         registered = [.. ask.Registered];
         componentsWithKept =
         [
@@ -62,7 +64,7 @@ internal sealed class Admission
     private Func<OfferedSection, bool>? CheckOf(Wish wish, int course) =>
         wish.Kind switch
         {
-            WishKind.RuleOut when wish.Index == course => offered => !wanted.RuleOut.Contains(offered.Number),
+            WishKind.RuleOut when wish.Index == course => offered => !ruledOut.Contains(offered.Number),
             WishKind.Keep when wish.Index == course => offered =>
                 kept.Contains(offered.Number) || !componentsWithKept.Contains(offered.Section.Component),
             WishKind.CourseInstructors when wish.Index == course => offered =>

@@ -30,14 +30,19 @@ internal static class AnswerableAsk
     {
         if (snapshot.Find(wanted.Course) is not { } offered)
             throw new AskRefusedException($"{path}.course", $"{wanted.Course} is not in the catalogue.");
-        CheckNumbers(offered, wanted.Keep, $"{path}.keep");
-        CheckNumbers(offered, wanted.RuleOut, $"{path}.ruleOut");
+        CheckNumbers(snapshot, offered, wanted.Keep, $"{path}.keep");
+        CheckNumbers(snapshot, offered, wanted.RuleOut, $"{path}.ruleOut");
     }
 
-    private static void CheckNumbers(OfferedCourse offered, IReadOnlyList<RegistrationNumber> numbers, string path)
+    private static void CheckNumbers(
+        CatalogueSnapshot snapshot,
+        OfferedCourse offered,
+        IReadOnlyList<RegistrationNumber> numbers,
+        string path
+    )
     {
         for (var i = 0; i < numbers.Count; i++)
-            if (offered.Sections.All(section => section.Number != numbers[i]))
+            if (snapshot.CourseOf(numbers[i]) != offered)
                 throw new AskRefusedException(
                     $"{path}[{i}]",
                     $"{numbers[i]} is not a section of {offered.Course.Id} in this term."

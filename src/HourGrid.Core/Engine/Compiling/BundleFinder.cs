@@ -22,7 +22,7 @@ internal sealed class BundleFinder(
     /// the catalogue's order.
     /// </summary>
     /// <exception cref="AskTooLargeException">There are more than <see cref="Problem.MaxBundlesPerCourse"/>.</exception>
-    public IReadOnlyList<FoundBundle> Find(CancellationToken cancellation)
+    public IReadOnlyList<FoundBundle> Find(WorkLimit limit)
     {
         var arrangements = offered
             .Sections.Where(section => section.Section.Status != SectionStatus.Cancelled)
@@ -41,7 +41,7 @@ internal sealed class BundleFinder(
                         .ToArray()
                 )
                 .ToArray();
-            Extend(candidates, 0, new OfferedSection[candidates.Length], [], cancellation);
+            Extend(candidates, 0, new OfferedSection[candidates.Length], [], limit);
         }
         return found;
     }
@@ -51,12 +51,12 @@ internal sealed class BundleFinder(
         int component,
         OfferedSection[] chosen,
         int[] against,
-        CancellationToken cancellation
+        WorkLimit limit
     )
     {
+        limit.ThrowIfOver();
         if (component == candidates.Length)
         {
-            cancellation.ThrowIfCancellationRequested();
             if (found.Count == Problem.MaxBundlesPerCourse)
                 throw new AskTooLargeException(
                     $"{offered.Course.Id} has more than {Problem.MaxBundlesPerCourse} bundles. "
@@ -78,7 +78,7 @@ internal sealed class BundleFinder(
             if (all.Length > mostAgainst)
                 continue;
             chosen[component] = section;
-            Extend(candidates, component + 1, chosen, all, cancellation);
+            Extend(candidates, component + 1, chosen, all, limit);
         }
     }
 

@@ -13,18 +13,18 @@ internal sealed class ConflictTable
     private readonly IReadOnlyList<CoursePlay> courses;
     private readonly int[] first;
     private readonly ulong[] conflicting;
-    private readonly CancellationToken cancellation;
+    private readonly WorkLimit limit;
 
     public ConflictTable(
         MeetingTable table,
         IReadOnlyList<CoursePlay> courses,
         ConflictRule conflicts,
-        CancellationToken cancellation
+        WorkLimit limit
     )
     {
         this.table = table;
         this.courses = courses;
-        this.cancellation = cancellation;
+        this.limit = limit;
         first = new int[courses.Count + 1];
         for (var course = 0; course < courses.Count; course++)
             first[course + 1] = first[course] + (courses[course].Options.Count + 63) / 64;
@@ -57,7 +57,7 @@ internal sealed class ConflictTable
         {
             for (var option = 0; option < courses[course].Options.Count; option++)
             {
-                cancellation.ThrowIfCancellationRequested();
+                limit.ThrowIfOver();
                 Row(course, option, row);
                 for (var other = 0; other < courses.Count; other++)
                 for (var word = first[other]; word < first[other + 1]; word++)
@@ -87,8 +87,11 @@ internal sealed class ConflictTable
         var holders = new ulong[conflicting.Length];
         for (var course = 0; course < courses.Count; course++)
         for (var option = 0; option < courses[course].Options.Count; option++)
+        {
+            limit.ThrowIfOver();
             foreach (var meeting in table.Of(course, option))
                 holders[meeting * first[^1] + first[course] + option / 64] |= 1UL << (option % 64);
+        }
         return holders;
     }
 
@@ -99,7 +102,7 @@ internal sealed class ConflictTable
         foreach (int[] today in days.Select(day => day.ToArray()))
         foreach (var one in today)
         {
-            cancellation.ThrowIfCancellationRequested();
+            limit.ThrowIfOver();
             var killed = conflicting.AsSpan(one * width, width);
             foreach (var other in today)
                 if (conflicts.Conflict(table.Meetings[one], table.Meetings[other]))

@@ -13,7 +13,8 @@ public sealed class CoursePlay
         IReadOnlyList<FoundBundle> bundles,
         bool creditsMatter,
         bool mayBeLeftOut,
-        IReadOnlySet<RegistrationNumber>? held
+        IReadOnlySet<RegistrationNumber>? held,
+        WorkLimit limit
     )
     {
         Offered = offered;
@@ -26,7 +27,7 @@ public sealed class CoursePlay
             : offered.Sections.Select(section => section.Number).Where(held.Contains).Order().ToArray();
         Options =
         [
-            .. Fold(bundles, creditsMatter, itsHeld),
+            .. Fold(bundles, creditsMatter, itsHeld, limit),
             .. mayBeLeftOut
                 ? [CourseOption.Absent(isChange: itsHeld is { Length: > 0 })]
                 : Array.Empty<CourseOption>(),
@@ -54,7 +55,8 @@ public sealed class CoursePlay
     private static IEnumerable<CourseOption> Fold(
         IReadOnlyList<FoundBundle> bundles,
         bool creditsMatter,
-        RegistrationNumber[]? held
+        RegistrationNumber[]? held,
+        WorkLimit limit
     )
     {
         var shapes = bundles
@@ -63,6 +65,7 @@ public sealed class CoursePlay
         var shape = 0;
         foreach (var group in shapes)
         {
+            limit.ThrowIfOver();
             var options = group.GroupBy(found => new OptionKey(
                 creditsMatter ? found.Bundle.Credits : default,
                 string.Join(',', found.Against),

@@ -21,10 +21,12 @@ internal sealed class Lanes
 {
     private readonly Ask ask;
     private readonly IReadOnlyList<CoursePlay> courses;
+    private readonly WorkLimit limit;
     private readonly List<Lane> lanes = [];
 
-    private Lanes(Ask ask, IReadOnlyList<CoursePlay> courses)
+    private Lanes(Ask ask, IReadOnlyList<CoursePlay> courses, WorkLimit limit)
     {
+        this.limit = limit;
         this.ask = ask;
         this.courses = courses;
     }
@@ -34,10 +36,11 @@ internal sealed class Lanes
         Ask ask,
         IReadOnlyList<Wish> wishes,
         IReadOnlyList<CoursePlay> courses,
-        MeetingTable table
+        MeetingTable table,
+        WorkLimit limit
     )
     {
-        var found = new Lanes(ask, courses);
+        var found = new Lanes(ask, courses, limit);
         // Without any option the course has no timetable, whatever else is asked.
         if (courses.Any(course => course.Options.Count == 0))
             return [];
@@ -104,14 +107,23 @@ internal sealed class Lanes
 
     private void AddAtLeast(int id, int[][] amounts, int least)
     {
-        int[][] shortOfMost = [.. amounts.Select(course => course.Select(amount => course.Max() - amount).ToArray())];
-        AddAtMost(id, shortOfMost, amounts.Sum(course => course.Max()) - least);
+        int[] most = [.. amounts.Select(course => course.Max())];
+        int[][] shortOfMost =
+        [
+            .. amounts.Zip(most, (course, its) => course.Select(amount => its - amount).ToArray()),
+        ];
+        AddAtMost(id, shortOfMost, most.Sum() - least);
     }
 
     private void AddAtMost(int id, int[][] amounts, int most)
     {
-        int[][] beyondLeast = [.. amounts.Select(course => course.Select(amount => amount - course.Min()).ToArray())];
-        var lane = new Lane(id, beyondLeast, most - amounts.Sum(course => course.Min()));
+        limit.ThrowIfOver();
+        int[] least = [.. amounts.Select(course => course.Min())];
+        int[][] beyondLeast =
+        [
+            .. amounts.Zip(least, (course, its) => course.Select(amount => amount - its).ToArray()),
+        ];
+        var lane = new Lane(id, beyondLeast, most - least.Sum());
         if (lane.MostAdded > lane.Limit)
             lanes.Add(lane);
     }

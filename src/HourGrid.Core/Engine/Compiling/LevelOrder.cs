@@ -15,10 +15,11 @@ internal static class LevelOrder
     /// <param name="sizes">Options of each course.</param>
     /// <param name="lastWork">For each course, the work of a node of the level before it where it is the last one.</param>
     /// <param name="density">The share of compatible pairs of each two courses, 0 to 1.</param>
+    /// <param name="limit">How long it may take.</param>
     /// <returns>Numbers of the courses, the first to choose first.</returns>
-    public static int[] Choose(int[] sizes, double[] lastWork, double[,] density)
+    public static int[] Choose(int[] sizes, double[] lastWork, double[,] density, WorkLimit limit)
     {
-        var order = sizes.Length <= MostForEverySet ? OverEverySet(sizes, density) : Greedy(sizes, density);
+        var order = sizes.Length <= MostForEverySet ? OverEverySet(sizes, density, limit) : Greedy(sizes, density);
         if (order.Length < 2)
             return order;
         // The last level is not visited node by node, but counted as a set for each node before it.
@@ -45,7 +46,7 @@ internal static class LevelOrder
         return (1 + words * (1 + digits)) / 2.0;
     }
 
-    private static int[] OverEverySet(int[] sizes, double[,] density)
+    private static int[] OverEverySet(int[] sizes, double[,] density, WorkLimit limit)
     {
         var courses = sizes.Length;
         var expected = new double[1 << courses];
@@ -54,6 +55,8 @@ internal static class LevelOrder
         expected[0] = 1;
         for (var set = 1; set < expected.Length; set++)
         {
+            if ((set & 1023) == 0)
+                limit.ThrowIfOver();
             var lowest = BitOperations.TrailingZeroCount(set);
             expected[set] = Extend(expected[set & (set - 1)], lowest, set & (set - 1));
             cost[set] = double.PositiveInfinity;

@@ -16,7 +16,7 @@ internal sealed class PairNarrowing
 
     private readonly Problem problem;
     private readonly ulong[] state;
-    private readonly CancellationToken cancellation;
+    private readonly WorkLimit limit;
 
     private readonly int[] first;
     private readonly int[] optionsOf;
@@ -35,10 +35,10 @@ internal sealed class PairNarrowing
 
     /// <param name="problem">Whose rows are narrowed, in place.</param>
     /// <param name="state">A root state that has every witness and as much left of every lane as any root that is asked.</param>
-    /// <param name="cancellation">Stops at any moment; the rows are of no use then.</param>
-    public PairNarrowing(Problem problem, ulong[] state, CancellationToken cancellation)
+    /// <param name="limit">Stops at any moment; the rows are of no use then.</param>
+    public PairNarrowing(Problem problem, ulong[] state, WorkLimit limit)
     {
-        (this.problem, this.state, this.cancellation) = (problem, state, cancellation);
+        (this.problem, this.state, this.limit) = (problem, state, limit);
         first = problem.Layout.First;
         optionsOf = [.. problem.Levels.Select(level => level.Options.Count)];
         numberOf = new int[optionsOf.Sum()];
@@ -82,7 +82,7 @@ internal sealed class PairNarrowing
     /// <returns>Whether they do few enough different things for it to pay.</returns>
     private bool FindEffects(ulong[] words, int from, int step, int shift, ulong mask)
     {
-        cancellation.ThrowIfCancellationRequested();
+        limit.ThrowIfOver();
         numbers.Clear();
         effects.Clear();
         holders.Clear();
@@ -130,7 +130,7 @@ internal sealed class PairNarrowing
         {
             if (beside[numberOf[at++]] is not { } its)
                 continue;
-            cancellation.ThrowIfCancellationRequested();
+            limit.ThrowIfOver();
             var row = problem.RowOf(level, option);
             for (var word = first[level + 1]; word < first[^1]; word++)
                 row[word - first[level + 1]] &= its[word];

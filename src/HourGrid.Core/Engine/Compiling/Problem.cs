@@ -38,7 +38,7 @@ public sealed class Problem
         IReadOnlyList<Wish> wishes,
         CoursePlay[] courses,
         CompileScope scope,
-        CancellationToken cancellation
+        WorkLimit limit
     )
     {
         Snapshot = snapshot;
@@ -48,28 +48,30 @@ public sealed class Problem
         var table = new MeetingTable(courses);
         if (courses.Sum(course => (course.Options.Count + 63) / 64) * (long)table.Meetings.Length > MaxRowWords / 2)
             throw TooManyBundles(courses);
-        var conflicts = new ConflictTable(table, courses, ConflictRule.Of(snapshot, ask), cancellation);
+        var conflicts = new ConflictTable(table, courses, ConflictRule.Of(snapshot, ask), limit);
         var order = LevelOrder.Choose(
             [.. courses.Select(course => course.Options.Count)],
             [.. courses.Select(LevelOrder.WorkOfLast)],
-            conflicts.Density()
+            conflicts.Density(),
+            limit
         );
         Levels = [.. order.Select(course => courses[course])];
-        Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches, cancellation);
-        Lanes = Compiling.Lanes.Of(ask, wishes, courses, table);
+        Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches, limit);
+        Lanes = Compiling.Lanes.Of(ask, wishes, courses, table, limit);
         Layout = new StateLayout(Levels, Rules, Lanes);
         var words = Levels.Select((level, l) => (long)level.Options.Count * RowWords(l)).Sum();
         if (words > MaxRowWords)
             throw TooManyBundles(courses);
         (RowsAt, AddsAt, var length) = Place();
         Words = GC.AllocateUninitializedArray<ulong>(length + Vector256<ulong>.Count, pinned: true);
-        new RowBuilder(this, table, conflicts, order).Build(cancellation);
+        new RowBuilder(this, table, conflicts, order, limit).Build();
         BuildAdds(order);
+        Outlook = new(this, limit);
         var pairsMayBreakRules = Levels.Count > 1 && Rules.Count + Lanes.Count > 0;
         // Where wishes can be lifted, it is not known yet which are.
         canBeNarrowed = pairsMayBreakRules && scope.HasSwitches;
         if (pairsMayBreakRules && !scope.HasSwitches)
-            Narrow([Root.Of(this, Lifted.None(wishes.Count))], cancellation);
+            Narrow([Root.Of(this, Lifted.None(wishes.Count))], limit);
         HasCreditVariants = Levels.Any(level =>
             level
                 .Options.Where(option => option.Against.Length == 0)
@@ -102,6 +104,8 @@ public sealed class Problem
 
     internal StateLayout Layout { get; }
 
+    internal Outlook Outlook { get; }
+
     /// <summary>
     /// The rows of all options, level by level, and then what they take off the lanes. Pinned, for the innermost loops, and
     /// a vector longer, so that they may read one from any word on.
@@ -126,19 +130,22 @@ public sealed class Problem
     public static void Check(CatalogueSnapshot snapshot, Ask ask) => AnswerableAsk.Check(snapshot, ask);
 
     /// <summary>Compiles an ask.</summary>
+    /// <param name="snapshot">The catalogue.</param>
+    /// <param name="ask">The ask.</param>
+    /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
     /// <exception cref="AskTooLargeException">It is larger than <see cref="MaxCoursesInPlay"/> courses in play,
     /// <see cref="MaxBundlesPerCourse"/> bundles of one course, or the memory for all of them together.</exception>
-    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
-    public static Problem Compile(CatalogueSnapshot snapshot, Ask ask, CancellationToken cancellation = default) =>
-        Compile(snapshot, ask, CompileScope.AskAlone, cancellation);
-
-    internal static Problem Compile(
+    /// <exception cref="OperationCanceledException">The token was cancelled, or the time was up.</exception>
+    public static Problem Compile(
         CatalogueSnapshot snapshot,
         Ask ask,
-        CompileScope scope,
-        CancellationToken cancellation
-    )
+        TimeSpan? budget = null,
+        CancellationToken cancellation = default
+    ) => Compile(snapshot, ask, CompileScope.AskAlone, new WorkLimit(budget, cancellation));
+
+    internal static Problem Compile(CatalogueSnapshot snapshot, Ask ask, CompileScope scope, WorkLimit limit)
     {
         AnswerableAsk.Check(snapshot, ask);
         var wishes = Compiling.Wishes.Of(ask);
@@ -155,27 +162,28 @@ public sealed class Problem
                     offered,
                     ask.Wanted[i],
                     i,
-                    new BundleFinder(offered, admission, conflicts, scope.MostAgainst).Find(cancellation),
+                    new BundleFinder(offered, admission, conflicts, scope.MostAgainst).Find(limit),
                     creditsMatter: ask.Credits is not { Min: null, Max: null },
                     mayBeLeftOut: scope.HasSwitches || MayBeLeftOut(ask, ask.Wanted[i]),
-                    scope.Held
+                    scope.Held,
+                    limit
                 );
             })
             .ToArray();
-        return new(snapshot, ask, wishes, courses, scope, cancellation);
+        return new(snapshot, ask, wishes, courses, scope, limit);
     }
 
     /// <summary>
     /// The same for some of its roots alone: no pair stands in its rows that breaks a rule in all of them.
     /// </summary>
-    internal Problem Narrowed(IReadOnlyList<Root> roots, CancellationToken cancellation)
+    internal Problem Narrowed(IReadOnlyList<Root> roots, WorkLimit limit)
     {
         if (!canBeNarrowed || Words.Length > MostWordsNarrowed)
             return this;
         var narrowed = (Problem)MemberwiseClone();
         narrowed.Words = GC.AllocateUninitializedArray<ulong>(Words.Length, pinned: true);
         Words.CopyTo(narrowed.Words, 0);
-        narrowed.Narrow(roots, cancellation);
+        narrowed.Narrow(roots, limit);
         return narrowed;
     }
 
@@ -219,8 +227,8 @@ public sealed class Problem
         return (rowsAt, addsAt, at);
     }
 
-    private void Narrow(IReadOnlyList<Root> roots, CancellationToken cancellation) =>
-        new PairNarrowing(this, Root.Loosest(this, roots), cancellation).Narrow();
+    private void Narrow(IReadOnlyList<Root> roots, WorkLimit limit) =>
+        new PairNarrowing(this, Root.Loosest(this, roots), limit).Narrow();
 
     private void BuildAdds(int[] order)
     {

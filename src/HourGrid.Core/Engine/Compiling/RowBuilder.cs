@@ -9,18 +9,20 @@ internal sealed class RowBuilder
     private readonly int[] order;
     private readonly ulong[] ruledOut;
     private readonly int witnessWords;
+    private readonly WorkLimit limit;
 
-    public RowBuilder(Problem problem, MeetingTable table, ConflictTable conflicts, int[] order)
+    public RowBuilder(Problem problem, MeetingTable table, ConflictTable conflicts, int[] order, WorkLimit limit)
     {
         this.problem = problem;
         this.table = table;
         this.conflicts = conflicts;
         this.order = order;
+        this.limit = limit;
         witnessWords = problem.Layout.LanesAt - problem.Layout.First[^1];
         ruledOut = RuledOutByMeeting();
     }
 
-    public void Build(CancellationToken cancellation)
+    public void Build()
     {
         var first = problem.Layout.First;
         var whole = new ulong[conflicts.First[^1]];
@@ -29,7 +31,7 @@ internal sealed class RowBuilder
             var options = problem.Levels[level].Options.Count;
             for (var option = 0; option < options; option++)
             {
-                cancellation.ThrowIfCancellationRequested();
+                limit.ThrowIfOver();
                 var row = problem.RowOf(level, option);
                 conflicts.Row(order[level], option, whole);
                 for (var later = level + 1; later < order.Length; later++)
@@ -51,6 +53,7 @@ internal sealed class RowBuilder
         for (var rule = 0; rule < problem.Rules.Count; rule++)
         for (var witness = 0; witness < problem.Rules[rule].Witnesses.Count; witness++)
         {
+            limit.ThrowIfOver();
             var (word, shift) = problem.Layout.WitnessPlace(rule, witness);
             var by = problem.Rules[rule].Witnesses[witness].RuledOutBy;
             for (var meeting = 0; meeting < table.Meetings.Length; meeting++)

@@ -16,10 +16,12 @@ internal sealed class WitnessRules
     private readonly Meeting[] meetings;
     private readonly int[] blocks;
     private readonly bool hasSwitches;
+    private readonly WorkLimit limit;
     private readonly List<WitnessRule> rules = [];
 
-    private WitnessRules(Ask ask, IReadOnlyList<Wish> wishes, MeetingTable table, bool hasSwitches)
+    private WitnessRules(Ask ask, IReadOnlyList<Wish> wishes, MeetingTable table, bool hasSwitches, WorkLimit limit)
     {
+        this.limit = limit;
         this.hasSwitches = hasSwitches;
         this.ask = ask;
         this.wishes = wishes;
@@ -38,24 +40,22 @@ internal sealed class WitnessRules
         IReadOnlyList<Wish> wishes,
         MeetingTable table,
         bool hasSwitches,
-        CancellationToken cancellation
+        WorkLimit limit
     )
     {
-        var found = new WitnessRules(ask, wishes, table, hasSwitches);
+        var found = new WitnessRules(ask, wishes, table, hasSwitches, limit);
         var hasBreaks = wishes.Any(wish => wish is { Kind: WishKind.Break, IsHard: true });
         var blockWeeks = hasBreaks ? found.blocks.Select(id => ask.TimeBlocks[wishes[id].Index].Weeks).ToArray() : [];
         var classes = WeekClasses.Binding(table.WeekSets, blockWeeks);
         for (var id = 0; id < wishes.Count; id++)
             foreach (var weeks in classes)
-            {
-                cancellation.ThrowIfCancellationRequested();
                 found.Add(id, weeks);
-            }
         return found.rules;
     }
 
     private void Add(int id, WeekSet weeks)
     {
+        limit.ThrowIfOver();
         var wish = wishes[id];
         if (wish is { Kind: WishKind.MaxDays })
             AddMaxDays(id, weeks, ask.DayLimits.MaxDays!.Value);
@@ -171,7 +171,7 @@ internal sealed class WitnessRules
     {
         if (!hasSwitches)
             witnesses = [.. witnesses.Where(witness => witness.Blocked.Length == 0)];
-        if (new WitnessRule(id, witnesses).Reduced() is not { } rule)
+        if (new WitnessRule(id, witnesses).Reduced(limit) is not { } rule)
             return;
         // Where rules can be lifted, one witness more: none can rule it out, and only the rule itself blocks it.
         rules.Add(hasSwitches ? rule with { Witnesses = [.. rule.Witnesses, Witness([], _ => false, id)] } : rule);
@@ -186,6 +186,7 @@ internal sealed class WitnessRules
     /// <param name="blocked">Numbers of the wishes that rule it out from the start.</param>
     private Witness Witness(int[] among, Predicate<int> ruledOutBy, params int[] blocked)
     {
+        limit.ThrowIfOver();
         var bits = new ulong[(meetings.Length + 63) / 64];
         foreach (var m in among)
             if (ruledOutBy(m))

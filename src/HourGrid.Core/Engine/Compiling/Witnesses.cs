@@ -12,13 +12,15 @@ internal sealed record WitnessRule(int Wish, IReadOnlyList<Witness> Witnesses)
     /// The rule with no witness that another one outlives, or null where some witness cannot be ruled out, so that
     /// the rule cannot be broken. Where all are ruled out from the start, it is kept with none.
     /// </summary>
-    public WitnessRule? Reduced()
+    /// <param name="limit">How long it may take.</param>
+    public WitnessRule? Reduced(WorkLimit limit)
     {
         if (Witnesses.Any(witness => witness.Blocked.Length == 0 && witness.RuledOutBy.All(word => word == 0)))
             return null;
         var kept = new List<Witness>();
         foreach (var witness in Witnesses)
         {
+            limit.ThrowIfOver();
             if (kept.Any(other => other.Outlives(witness)))
                 continue;
             kept.RemoveAll(witness.Outlives);

@@ -55,7 +55,7 @@ internal sealed unsafe class Choosing : IDisposable
             rows[level] = new(Pinned.Pointer(problem.Words) + problem.RowsAt[level], lanesAt - first[level + 1]);
             adds[level] = Pinned.Pointer(problem.Words) + problem.AddsAt[level];
         }
-        outlook = new(problem);
+        outlook = problem.Outlook;
         HasRules = lanesAt + laneWords > witnessesAt;
         isNarrow = witnessesAt == levels;
     }

@@ -11,17 +11,14 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class CompletionCounter
 {
-    /// <summary>Words looked at between two looks at the clock; some 50 µs.</summary>
-    private const int WorkBetweenLooks = 1 << 15;
-
     /// <summary>
-    /// Words that triples may look at without a look at the clock, some milliseconds: where levels are so wide that there
-    /// are more, their pairs are counted one option at a time.
+    /// Words that a set may look at without a look at the clock, some milliseconds: where levels are so wide that there
+    /// are more, it is counted one option at a time.
     /// </summary>
     private const long MostAtOnce = 1 << 20;
 
     private readonly Choosing choosing;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
     private readonly int[] first;
     private readonly int levels;
     private readonly uint[][] ways;
@@ -29,21 +26,22 @@ internal sealed unsafe class CompletionCounter
     private readonly RuledPairCounter? ruled;
     private readonly TripleCounter? triples;
     private readonly TriplesByTaking? ruledTriples;
-    private readonly bool canCountTriples;
-    private readonly int workOfPair;
+
+    // By level, words looked at to choose each of its options; and those of counting the last two or three as a set.
+    private readonly long[] workOf;
+    private readonly long workOfPair;
     private readonly long workOfTriple;
-    private long work;
 
     public CompletionCounter(Choosing choosing, WorkLimit limit)
     {
         this.choosing = choosing;
-        this.limit = limit;
+        looks = new(limit);
         var problem = choosing.Problem;
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (uint)option.Ways).ToArray())];
         pairs = new PairCounter(choosing);
-        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs, limit) : null;
+        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs, looks) : null;
         triples = levels < 3 ? null : new TripleCounter(choosing, pairs);
         ruledTriples =
             triples is not null
@@ -51,13 +49,13 @@ internal sealed unsafe class CompletionCounter
             && new TriplesByTaking(choosing, triples) is { LanesTell: true } tell
                 ? tell
                 : null;
-        workOfPair = levels < 2 ? 1 : ways[^2].Length * (first[^1] - first[^2]);
-        workOfTriple = levels < 3 ? 1 : (long)ways[^3].Length * workOfPair / 4;
-        canCountTriples = workOfTriple <= MostAtOnce;
+        workOf = [.. ways.Select((its, level) => (long)its.Length * problem.RowWords(level))];
+        workOfPair = levels < 2 ? 1 : workOf[^2] + workOf[^1];
+        workOfTriple = levels < 3 ? 1 : ways[^3].Length * workOfPair / 4;
     }
 
     /// <summary>Whether the limit stopped the counting, so that what it gave since is less than there is.</summary>
-    public bool IsStopped { get; private set; }
+    public bool IsStopped => looks.IsOver;
 
     /// <summary>How many timetables and week shapes complete a state; fewer once stopped.</summary>
     /// <param name="level">The first level that has not chosen.</param>
@@ -88,19 +86,22 @@ internal sealed unsafe class CompletionCounter
             return new(1, 1);
         if (level == levels - 1)
             return Last(state, isFree);
-        if (level == levels - 2)
+        if (level == levels - 2 && !(isFree && workOfPair > MostAtOnce))
             return LastTwo(state, isFree);
         if (
             level == levels - 3
-            && canCountTriples
+            && workOfTriple <= MostAtOnce
             && (isFree || (ruledTriples is not null && choosing.WitnessesOutlast(level, state)))
         )
         {
-            Look(workOfTriple);
-            return isFree ? triples!.Count(state) : ruledTriples!.Count(state);
+            return looks.After(workOfTriple) ? default
+                : isFree ? triples!.Count(state)
+                : ruledTriples!.Count(state);
         }
         ulong timetables = 0;
         ulong shapes = 0;
+        if (looks.After(workOf[level]))
+            return default;
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
@@ -117,25 +118,11 @@ internal sealed unsafe class CompletionCounter
         return new(timetables, shapes);
     }
 
-    private Pair LastTwo(ulong* state, bool isFree)
-    {
-        Look(workOfPair);
-        if (isFree)
-            return pairs.Count(state + first[levels - 2], state + first[levels - 1]);
-        var count = ruled!.Count(state);
-        IsStopped |= ruled.IsStopped;
-        return count;
-    }
+    private Pair LastTwo(ulong* state, bool isFree) =>
+        looks.After(workOfPair) ? default
+        : isFree ? pairs.Count(state + first[levels - 2], state + first[levels - 1])
+        : ruled!.Count(state);
 
     private Pair Last(ulong* state, bool isFree) =>
         isFree ? pairs.CountLast(state + first[levels - 1]) : ruled!.CountLastAlone(state);
-
-    private void Look(long done)
-    {
-        work += done;
-        if (work <= WorkBetweenLooks)
-            return;
-        work = 0;
-        IsStopped = IsStopped || limit.IsOver();
-    }
 }

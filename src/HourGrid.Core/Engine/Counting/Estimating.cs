@@ -23,6 +23,7 @@ internal sealed unsafe class Estimating
 
     private readonly Choosing choosing;
     private readonly CompletionCounter counter;
+    private readonly Looks looks;
     private readonly int[] first;
     private readonly double[][] chances;
 
@@ -33,6 +34,7 @@ internal sealed unsafe class Estimating
     {
         this.choosing = choosing;
         counter = new(choosing, limit);
+        looks = new(limit);
         first = choosing.Problem.Layout.First;
         chances = [.. choosing.Problem.Levels.Select(level => new double[level.Options.Count])];
     }
@@ -56,7 +58,7 @@ internal sealed unsafe class Estimating
             double sample;
             fixed (ulong* state = root.State)
                 sample = estimating.Sample(0, state);
-            if (estimating.counter.IsStopped)
+            if (estimating.IsStopped)
                 break;
             // Welford, "Note on a method for calculating corrected sums of squares and products", 1962.
             samples++;
@@ -70,6 +72,9 @@ internal sealed unsafe class Estimating
 
         double Error() => Math.Sqrt(squares / (samples - 1) / samples) / mean;
     }
+
+    /// <summary>Whether the limit stopped it, so that its last sample is none.</summary>
+    private bool IsStopped => counter.IsStopped || looks.IsOver;
 
     private double Sample(int level, ulong* state)
     {
@@ -90,11 +95,14 @@ internal sealed unsafe class Estimating
     {
         var its = chances[level];
         Array.Clear(its);
+        var words = 2 * choosing.Problem.RowWords(level);
         var sum = 0.0;
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
+            if (looks.After(words))
+                return 0;
             if (!choosing.Choose(level, option, state, next))
                 continue;
             double weight = choosing.Problem.Levels[level].Options[option].Ways;

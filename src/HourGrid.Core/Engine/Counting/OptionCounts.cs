@@ -32,8 +32,10 @@ internal sealed unsafe class OptionCounts<T>
     /// <summary>By level and option, and of all; fewer than there are where the limit stopped the pass.</summary>
     public static (T[][] Counts, T Total, bool IsExact) Of(Problem problem, StateLayers layers, WorkLimit limit)
     {
-        var pass = new OptionCounts<T>(problem, layers);
         var counts = Zero(problem);
+        if (limit.IsOver())
+            return (counts, T.Zero, false);
+        var pass = new OptionCounts<T>(problem, layers);
         pass.GoDown();
         var isExact = pass.CountFrontier(counts, limit);
         pass.GoUp(counts);
@@ -88,6 +90,15 @@ internal sealed unsafe class OptionCounts<T>
     {
         var frontier = layers.Frontier;
         var (weights, completions) = (above[^1], below[^1]);
+        ulong[] columns;
+        try
+        {
+            columns = problem.Levels.Count < 2 ? [] : TurnedRows.Of(problem, limit);
+        }
+        catch (OperationCanceledException)
+        {
+            return false;
+        }
         var taken = 0;
         var isExact = true;
         Shared.Run(
@@ -96,7 +107,7 @@ internal sealed unsafe class OptionCounts<T>
             {
                 using var choosing = new Choosing(problem);
                 var own = Zero(problem);
-                var tail = new TailOptionCounts<T>(choosing, own, limit);
+                var tail = new TailOptionCounts<T>(choosing, columns, own, limit);
                 while (!tail.IsStopped)
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;

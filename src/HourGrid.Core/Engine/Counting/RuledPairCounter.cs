@@ -13,9 +13,6 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class RuledPairCounter
 {
-    /// <summary>Words and options looked at between two looks at the clock; some 100 µs.</summary>
-    private const int WorkBetweenLooks = 1 << 13;
-
     private readonly Choosing choosing;
     private readonly uint[] ways;
     private readonly BitPlanes planes;
@@ -24,6 +21,7 @@ internal sealed unsafe class RuledPairCounter
     private readonly int lastFirst;
     private readonly int lastWords;
     private readonly int witnessesAt;
+    private readonly int rowWords;
 
     private readonly PairCounter pairs;
 
@@ -39,16 +37,16 @@ internal sealed unsafe class RuledPairCounter
     private readonly ulong[] mostTaken;
     private readonly ulong[] outlast;
     private readonly ulong[] outlastBoth;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
 
-    // Words and options of the last level looked at since the clock was.
-    private int work;
-
-    public RuledPairCounter(Choosing choosing, PairCounter pairs, WorkLimit limit)
+    /// <param name="choosing">The problem.</param>
+    /// <param name="pairs">Counts its pairs where no rule is left to break.</param>
+    /// <param name="looks">Stops it, so that what it gives is less than there is.</param>
+    public RuledPairCounter(Choosing choosing, PairCounter pairs, Looks looks)
     {
         this.choosing = choosing;
         this.pairs = pairs;
-        this.limit = limit;
+        this.looks = looks;
         var problem = choosing.Problem;
         var levels = problem.Levels;
         level = levels.Count - 2;
@@ -57,6 +55,7 @@ internal sealed unsafe class RuledPairCounter
         first = level < 0 ? 0 : problem.Layout.First[level];
         lastFirst = problem.Layout.First[^2];
         witnessesAt = problem.Layout.First[^1];
+        rowWords = problem.RowWords(level + 1);
         lastWords = witnessesAt - lastFirst;
         outlast = choosing.NewWitnesses();
         outlastBoth = choosing.NewWitnesses();
@@ -66,9 +65,6 @@ internal sealed unsafe class RuledPairCounter
         mostTaken = GC.AllocateArray<ulong>(problem.Layout.Guards.Length + 1, pinned: true);
         lanesTell = earlier is { AreFew: true };
     }
-
-    /// <summary>Whether the limit stopped it, so that what it gave last is less than there is.</summary>
-    public bool IsStopped { get; private set; }
 
     /// <summary>Pairs, from a state in which all but the last two levels have chosen.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
@@ -93,16 +89,10 @@ internal sealed unsafe class RuledPairCounter
             var below = CountLast(next);
             timetables += below.Timetables * ways[option];
             shapes += below.Shapes;
-            if (work > WorkBetweenLooks && IsOver())
-                break;
+            if (looks.After(lastWords))
+                return new(timetables, shapes);
         }
         return new(timetables, shapes);
-    }
-
-    private bool IsOver()
-    {
-        work = 0;
-        return IsStopped = limit.IsOver();
     }
 
     /// <summary>Options of the last level, from a state in which all others have chosen.</summary>
@@ -119,7 +109,6 @@ internal sealed unsafe class RuledPairCounter
         var isFree = choosing.WitnessesLast(state, outlast);
         ulong timetables = 0;
         ulong shapes = 0;
-        work += lastWords;
         for (var word = 0; word < lastWords; word++)
         {
             var bits = its[word];
@@ -135,7 +124,7 @@ internal sealed unsafe class RuledPairCounter
     private ulong Keeping(ulong* state, int word, ulong bits)
     {
         var kept = bits;
-        work += BitOperations.PopCount(bits);
+        looks.After((long)BitOperations.PopCount(bits) * rowWords);
         for (; bits != 0; bits &= bits - 1)
         {
             var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
@@ -162,8 +151,9 @@ internal sealed unsafe class RuledPairCounter
         var ones = Pinned.Pointer(open);
         for (var word = lastFirst; word < witnessesAt; word++)
             next[word] = state[word];
-        for (var group = 0; group < earlier!.Count; group++)
+        for (var group = 0; group < earlier!.Count && !looks.IsOver; group++)
         {
+            looks.After((long)ways.Length * lastWords);
             if (
                 !earlier.Open(group, state, ones)
                 || !choosing.TakeFromLanes(level, earlier.OptionOf(group), state, next)

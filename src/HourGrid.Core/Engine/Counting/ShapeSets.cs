@@ -14,12 +14,12 @@ namespace HourGrid.Core.Engine.Counting;
 internal sealed unsafe class ShapeSets
 {
     private readonly Choosing choosing;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
 
     private ShapeSets(Choosing choosing, WorkLimit limit)
     {
         this.choosing = choosing;
-        this.limit = limit;
+        looks = new(limit);
     }
 
     /// <summary>Week shapes from a root; fewer than there are once the limit is over.</summary>
@@ -39,7 +39,7 @@ internal sealed unsafe class ShapeSets
         UInt128 count = 0;
         foreach (var options in OptionsByShape(level, states))
         {
-            if (limit.IsOver())
+            if (looks.IsOver)
                 break;
             var next = Next(level, states, options);
             if (next.Count > 0)
@@ -65,6 +65,9 @@ internal sealed unsafe class ShapeSets
         foreach (var option in options)
         foreach (var state in states)
         {
+            // Each is held against all that were found.
+            if (looks.After((long)(found.Count + 2) * state.Length))
+                return [];
             if ((state[word + option / 64] >> option & 1) == 0)
                 continue;
             var next = new ulong[choosing.Problem.Layout.WordCount + 1];

@@ -154,6 +154,8 @@ internal sealed unsafe class StateLayers
         var (from, to) = (first[level], first[level + 1]);
         Span<int> options = stackalloc int[StateLayer.AtATime];
         Span<int> reached = stackalloc int[StateLayer.AtATime];
+        var looks = new Looks(limit);
+        var words = choosing.Problem.RowWords(level);
         for (var number = 0; number < layer.Count; number++)
         {
             choices.Begin();
@@ -161,6 +163,8 @@ internal sealed unsafe class StateLayers
             var written = 0;
             for (var word = from; word < to; word++)
             {
+                if (looks.After((long)BitOperations.PopCount(state[word]) * words))
+                    return Abandon(choices, next);
                 if (written + BitOperations.PopCount(state[word]) > StateLayer.AtATime)
                 {
                     if (!next.Keep(written, reached))
@@ -181,8 +185,6 @@ internal sealed unsafe class StateLayers
             if (!next.Keep(written, reached))
                 return Abandon(choices, next);
             choices.Add(options[..written], reached);
-            if ((number & 63) == 0 && limit.IsOver())
-                return Abandon(choices, next);
         }
         choices.Begin();
         return next;

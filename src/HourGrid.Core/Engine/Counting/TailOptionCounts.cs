@@ -12,15 +12,12 @@ namespace HourGrid.Core.Engine.Counting;
 internal sealed unsafe class TailOptionCounts<T>
     where T : struct, IBinaryInteger<T>
 {
-    /// <summary>Words looked at between two looks at the clock; some 100 µs.</summary>
-    private const int WorkBetweenLooks = 1 << 15;
-
-    /// <summary>What a state takes beside its pairs, as so many words.</summary>
+    /// <summary>What a state takes beside its options, as so many words.</summary>
     private const int WorkOfState = 128;
 
     private readonly Choosing choosing;
     private readonly T[][] counts;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
     private readonly int[] first;
     private readonly int levels;
     private readonly ulong[][] ways;
@@ -37,25 +34,30 @@ internal sealed unsafe class TailOptionCounts<T>
     private readonly Takings others;
     private readonly ulong[] open;
 
-    // Words of a pair of levels, and those looked at since the clock was.
-    private readonly int wordsOfPair;
-    private int work;
+    // By level, words looked at to choose each of its options; and those of counting the last two as a set.
+    private readonly long[] workOf;
+    private readonly long workOfPairs;
 
-    public TailOptionCounts(Choosing choosing, T[][] counts, WorkLimit limit)
+    /// <param name="choosing">The problem.</param>
+    /// <param name="columns">Its <see cref="TurnedRows"/>; none where it has fewer than two levels.</param>
+    /// <param name="counts">By level and option, what is added to.</param>
+    /// <param name="limit">How long it may take.</param>
+    public TailOptionCounts(Choosing choosing, ulong[] columns, T[][] counts, WorkLimit limit)
     {
         this.choosing = choosing;
         this.counts = counts;
-        this.limit = limit;
+        looks = new(limit);
         var problem = choosing.Problem;
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (ulong)option.Ways).ToArray())];
         planes = [.. ways.Select(level => new BitPlanes([.. level.Select(way => (uint)way)]))];
         columnWords = levels < 2 ? 0 : first[levels - 1] - first[levels - 2];
-        columns = levels < 2 ? [] : Columns();
+        this.columns = columns;
         ones = new(choosing, Math.Max(0, levels - 2));
         others = new(choosing, levels - 1);
         open = GC.AllocateArray<ulong>(problem.Layout.WordCount + 1, pinned: true);
+        workOf = [.. ways.Select((its, level) => (long)its.Length * problem.RowWords(level) + WorkOfState)];
         if (levels < 2)
             return;
         isPlain =
@@ -64,24 +66,27 @@ internal sealed unsafe class TailOptionCounts<T>
             && planes[levels - 2].PerWord == 0
             && planes[levels - 1].PerWord == 0;
         stride = problem.RowWords(levels - 2);
-        wordsOfPair =
-            ways[^2].Length * (first[levels] - first[levels - 1]) + ways[^1].Length * columnWords + WorkOfState;
+        workOfPairs =
+            (long)ways[^2].Length * (first[levels] - first[levels - 1])
+            + (long)ways[^1].Length * columnWords
+            + WorkOfState;
     }
 
-    public bool IsStopped { get; private set; }
+    /// <summary>Whether the limit stopped it, so that what was counted since is less than there is.</summary>
+    public bool IsStopped => looks.IsOver;
 
     /// <summary>Adds up what stands on each option below a state that so many ways lead to.</summary>
     /// <returns>The completions of the state.</returns>
     public T Count(int level, ulong* state, T weight)
     {
-        if ((work += level == levels - 2 ? wordsOfPair : WorkOfState) > WorkBetweenLooks)
-            Look();
         if (level == levels - 2 && choosing.IsFree(level, state))
             return CountFreePairs(state, weight);
         if (level == levels - 2 && ones.AreFew && choosing.WitnessesOutlast(level, state))
             return CountByTaking(state, weight);
         if (level == levels)
             return T.One;
+        if (looks.After(workOf[level]))
+            return T.Zero;
         var sum = T.Zero;
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1] && !IsStopped; word++)
@@ -98,14 +103,10 @@ internal sealed unsafe class TailOptionCounts<T>
         return sum;
     }
 
-    private void Look()
-    {
-        work = 0;
-        IsStopped |= limit.IsOver();
-    }
-
     private T CountFreePairs(ulong* state, T weight) =>
-        isPlain ? CountPlainPairs(state, weight) : CountPairs(state, weight);
+        looks.After(workOfPairs) ? T.Zero
+        : isPlain ? CountPlainPairs(state, weight)
+        : CountPairs(state, weight);
 
     private T CountByTaking(ulong* state, T weight)
     {
@@ -191,20 +192,5 @@ internal sealed unsafe class TailOptionCounts<T>
         for (var word = 0; word < words; word++)
             sum += planes.Weigh(word, one[word] & other[word]);
         return sum;
-    }
-
-    /// <summary>For each option of the last level, the options of the level before that may stand beside it.</summary>
-    private ulong[] Columns()
-    {
-        var last = choosing.Problem.Levels[levels - 1].Options.Count;
-        var all = GC.AllocateArray<ulong>(last * columnWords, pinned: true);
-        for (var one = 0; one < choosing.Problem.Levels[levels - 2].Options.Count; one++)
-        {
-            var row = choosing.Row(levels - 2, one);
-            for (var other = 0; other < last; other++)
-                if ((row[other >> 6] >> (other & 63) & 1) != 0)
-                    all[other * columnWords + (one >> 6)] |= 1UL << (one & 63);
-        }
-        return all;
     }
 }

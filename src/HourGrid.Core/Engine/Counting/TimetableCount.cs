@@ -49,7 +49,10 @@ internal sealed unsafe class TimetableCount : IDisposable
             roots,
             new StateLayers(new Choosing(problem), alive, levelsBelow, limit)
         );
-        count.CountFrontier(limit);
+        if (limit.IsOver())
+            count.IsExact = false;
+        else
+            count.CountFrontier(limit);
         return count;
     }
 

@@ -80,9 +80,10 @@ internal sealed unsafe class Beam
             if (costs.Count >= 2 * most)
                 CutTo(most);
         }
-        CutTo(most);
+        if (!limit.IsOver())
+            CutTo(most);
         next.Count = 0;
-        for (var i = 0; i < open.Count && costs[i] < ceiling.Threshold; i++)
+        for (var i = 0; i < open.Count && costs[i] < ceiling.Threshold && !limit.IsOver(); i++)
             if (isLast)
                 Offer(level, open[i].Node, open[i].Option);
             else

@@ -21,9 +21,6 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
     /// <summary>How many are wanted.</summary>
     public int Wanted => most;
 
-    /// <summary>The best first.</summary>
-    public static IComparer<Ranked> InOrder { get; } = Comparer<Ranked>.Create(Compare);
-
     /// <summary>A cost above this is not wanted any more; one equal to it may be.</summary>
     public long Threshold => Volatile.Read(ref threshold);
 
@@ -62,6 +59,7 @@ internal sealed class BestList(int most, long ceiling = long.MaxValue)
             return heap.Sorted();
     }
 
-    private static int Compare(Ranked one, Ranked other) =>
+    /// <summary>The order of timetables: below 0 where the first is the better.</summary>
+    public static int Compare(Ranked one, Ranked other) =>
         one.Cost != other.Cost ? one.Cost.CompareTo(other.Cost) : RegistrationOrder.Compare(one.Ranks, other.Ranks);
 }

@@ -22,7 +22,7 @@ internal sealed unsafe class BestSearch
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly BestList best;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
     private readonly BundlePicker picker;
     private readonly LeafMeasures leaf;
     private readonly Partial[] partials;
@@ -33,8 +33,8 @@ internal sealed unsafe class BestSearch
     private readonly int[] chosen;
     private readonly int levels;
 
-    // How many options were looked at, since looking at the clock takes longer than at most of them.
-    private int looked;
+    // By level, words looked at to choose one of its options and to list those of the next.
+    private readonly int[] workOf;
 
     public BestSearch(
         RankedProblem ranked,
@@ -48,18 +48,26 @@ internal sealed unsafe class BestSearch
         this.ranked = ranked;
         this.choosing = choosing;
         this.best = best;
-        this.limit = limit;
+        looks = new(limit);
         levels = ranked.Problem.Levels.Count;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         partials = ranked.NewPartials(levels + 1);
-        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing, limit) : null;
+        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing, looks) : null;
         open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
-        picker = new BundlePicker(ranked, root, best, byShape, limit);
+        workOf =
+        [
+            .. Enumerable
+                .Range(0, levels)
+                .Select(level =>
+                    ranked.Problem.RowWords(level) + ranked.Options.ElementAtOrDefault(level + 1)?.Length ?? 0
+                ),
+        ];
+        picker = new BundlePicker(ranked, root, best, byShape, looks);
     }
 
     /// <summary>Whether the limit stopped the search, so that there may be better ones than those found.</summary>
-    public bool IsStopped { get; private set; }
+    public bool IsStopped => looks.IsOver;
 
     /// <summary>Searches what can come of a root and options of the first levels, which may stand together.</summary>
     /// <param name="root">The root.</param>
@@ -91,10 +99,8 @@ internal sealed unsafe class BestSearch
             return;
         if (level < levels - LevelsUnsorted || atLeast == best.Threshold)
             ranked.Levels[level].Sort(its.AsSpan(0, count));
-        for (var i = 0; i < count && !IsStopped; i++)
+        for (var i = 0; i < count && !looks.After(workOf[level]); i++)
         {
-            if ((++looked & 63) == 0 && limit.IsOver())
-                IsStopped = true;
             var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
             if (cost > best.Threshold)
                 continue;
@@ -116,14 +122,10 @@ internal sealed unsafe class BestSearch
     /// Lists the options that may lead to something that is wanted. Whether they lead anywhere at all is looked at later,
     /// for the few that are left.
     /// </summary>
-    private int ListCosts(int level, ulong* state, long atLeast)
-    {
-        if (ahead is null || level != levels - PairsAhead.LevelsLeft)
-            return partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, open[level]);
-        var count = ahead.CostsWith(partials[level], state, atLeast, best.Threshold, open[level]);
-        IsStopped |= ahead.IsStopped;
-        return count;
-    }
+    private int ListCosts(int level, ulong* state, long atLeast) =>
+        ahead is not null && level == levels - PairsAhead.LevelsLeft
+            ? ahead.CostsWith(partials[level], state, atLeast, best.Threshold, open[level])
+            : partials[level].CostsWith(ranked.Levels[level], state, atLeast, best.Threshold, open[level]);
 
     private void Leaf()
     {
@@ -132,6 +134,5 @@ internal sealed unsafe class BestSearch
             return;
         leaf.Measure(chosen);
         picker.Offer(chosen, whole.Cost(leaf));
-        IsStopped |= picker.IsStopped;
     }
 }

@@ -10,13 +10,7 @@ namespace HourGrid.Core.Engine.Ranking;
 /// Goes from the options of a whole timetable to its bundles: to all of them that are among the best, or to the best
 /// one of the week shape. Knows the second half of the order, the registration numbers.
 /// </summary>
-internal sealed unsafe class BundlePicker(
-    RankedProblem ranked,
-    Root root,
-    BestList best,
-    bool byShape,
-    WorkLimit limit
-)
+internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestList best, bool byShape, Looks looks)
 {
     private readonly int[][] parts = new int[ranked.Problem.Levels.Count][];
     private readonly int[] merged = new int[ranked.Problem.Levels.Count];
@@ -27,11 +21,8 @@ internal sealed unsafe class BundlePicker(
     private readonly List<Ranked> held = [];
     private readonly int mostHeld = Math.Clamp(best.Wanted / 32, 1, 32);
 
-    // How many bundles were looked at, since looking at the clock takes longer than at most of them.
-    private int looked;
-
-    /// <summary>Whether the limit stopped it in the middle of a choice, so that not all timetables were offered.</summary>
-    public bool IsStopped { get; private set; }
+    /// <summary>What a bundle takes, as so many words.</summary>
+    private const int WorkOfBundle = 256;
 
     /// <summary>Offers the timetables of one choice of options.</summary>
     /// <param name="chosen">An option of each level.</param>
@@ -175,9 +166,7 @@ internal sealed unsafe class BundlePicker(
             later = Math.Min(later, ranked.Options[l][chosen[l]].MostSpare);
         foreach (var bundle in option.Bundles)
         {
-            if ((++looked & 63) == 0 && limit.IsOver())
-                IsStopped = true;
-            if (IsStopped)
+            if (looks.After(WorkOfBundle))
                 break;
             picked[level] = bundle;
             parts[level] = bundle.Ranks;
@@ -215,6 +204,8 @@ internal sealed unsafe class BundlePicker(
         Ranked? found = null;
         foreach (var choice in Variants(chosen, 0))
         {
+            if (looks.After(WorkOfBundle))
+                return;
             if (!KeepsLanes(choice))
                 continue;
             if (found is null && !choice.SequenceEqual(chosen))

@@ -28,15 +28,23 @@ internal sealed unsafe class Exchanges
     private readonly Partial whole;
     private readonly long[] its;
     private readonly List<Ceiling.Found> found = [];
+    private readonly Looks looks;
 
-    private Exchanges(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling)
+    // Words looked at to find what is open of a level beside all others, and to try one option.
+    private readonly long workOfLevel;
+    private readonly long workOfChoice;
+
+    private Exchanges(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling, WorkLimit limit)
     {
+        looks = new(limit);
         this.ranked = ranked;
         this.choosing = choosing;
         this.root = root;
         this.ceiling = ceiling;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         levels = ranked.Levels.Length;
+        workOfChoice = (long)levels * ranked.Problem.Layout.WordCount;
+        workOfLevel = (long)levels * ranked.Options.Max(level => level.Length);
         var partials = ranked.NewPartials(levels + 2);
         (before, others, whole) = (partials[..levels], partials[levels], partials[levels + 1]);
         its = new long[ranked.Options.Max(level => level.Length)];
@@ -54,28 +62,28 @@ internal sealed unsafe class Exchanges
             _ =>
             {
                 using var own = new Choosing(ranked.Problem);
-                var exchanges = new Exchanges(ranked, own, root, ceiling);
+                var exchanges = new Exchanges(ranked, own, root, ceiling, limit);
                 var known = new Ceiling.Found[Together];
-                while (Interlocked.Add(ref count, -Together) >= 0 && !limit.IsOver())
-                    if (!exchanges.Exchange(known.AsSpan(0, ceiling.Next(known)), limit))
+                while (Interlocked.Add(ref count, -Together) >= 0 && !exchanges.looks.IsOver)
+                    if (!exchanges.Exchange(known.AsSpan(0, ceiling.Next(known))))
                         return;
             }
         );
 
     /// <returns>Whether there were any.</returns>
-    private bool Exchange(ReadOnlySpan<Ceiling.Found> several, WorkLimit limit)
+    private bool Exchange(ReadOnlySpan<Ceiling.Found> several)
     {
         found.Clear();
         foreach (ref readonly var known in several)
-            Exchange(known, limit);
+            Exchange(known);
         ceiling.Add(CollectionsMarshal.AsSpan(found));
         return !several.IsEmpty;
     }
 
-    private void Exchange(in Ceiling.Found known, WorkLimit limit)
+    private void Exchange(in Ceiling.Found known)
     {
         int[] chosen = [.. known.Chosen];
-        for (var level = 0; level < levels && !limit.IsOver(); level++)
+        for (var level = 0; level < levels && !looks.After(workOfLevel); level++)
         {
             if (level > 0)
                 before[level].Become(before[level - 1], ranked.Levels[level - 1], chosen[level - 1]);
@@ -86,7 +94,7 @@ internal sealed unsafe class Exchanges
                 others.Become(rest, ranked.Levels[later], chosen[later]);
             var state = OpenBeside(chosen, level);
             var count = rest.CostsAsLast(ranked.Levels[level], state, ceiling.Threshold - 1, its);
-            for (var i = 0; i < count; i++)
+            for (var i = 0; i < count && !looks.After(workOfChoice); i++)
             {
                 chosen[level] = Partial.OptionOf(its[i]);
                 if (chosen[level] != known.Chosen[level] && KeepsRules(chosen))

@@ -20,13 +20,10 @@ internal sealed unsafe class PairsAhead
     /// <summary>More pairs of one option are not looked at; it may lead to something.</summary>
     private const int MostPairs = 200_000;
 
-    /// <summary>Options and pairs between two looks at the clock; less than 100 µs.</summary>
-    private const int WorkBetweenLooks = 1 << 14;
-
     private readonly WeekTables tables;
     private readonly WeighedCosts costs;
     private readonly Choosing choosing;
-    private readonly WorkLimit limit;
+    private readonly Looks looks;
     private readonly RankedLevel level;
     private readonly PairSide next;
     private readonly PairSide last;
@@ -36,25 +33,24 @@ internal sealed unsafe class PairsAhead
     private readonly int mostDays;
     private readonly ulong[] owner;
 
-    private int work;
+    // What an option takes beside its pairs, in words looked at.
+    private readonly int workOfOption;
 
     /// <param name="ranked">What is ranked, of at least three levels.</param>
     /// <param name="choosing">Knows its rows.</param>
-    /// <param name="limit">Stops at any moment.</param>
-    public PairsAhead(RankedProblem ranked, Choosing choosing, WorkLimit limit)
+    /// <param name="looks">Stops it, so that options may be missing from a list.</param>
+    public PairsAhead(RankedProblem ranked, Choosing choosing, Looks looks)
     {
         (tables, costs) = (ranked.Tables, ranked.Costs);
         this.choosing = choosing;
-        this.limit = limit;
+        this.looks = looks;
         levelNumber = ranked.Levels.Length - LevelsLeft;
         level = ranked.Levels[levelNumber];
         (next, last) = (ranked.LastTwo[0], ranked.LastTwo[1]);
         mostDays = tables.MostDays;
         owner = Pinned.Vectors(2 * tables.VectorsOfLanes);
+        workOfOption = ranked.Problem.RowWords(levelNumber) + next.Level.Tables.Length + last.Level.Tables.Length;
     }
-
-    /// <summary>Whether the limit stopped it, so that options may be missing from a list.</summary>
-    public bool IsStopped { get; private set; }
 
     /// <summary>
     /// As <see cref="Partial.CostsWith"/> for the first of these levels, without the options that no pair of the last two
@@ -89,7 +85,7 @@ internal sealed unsafe class PairsAhead
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var number = from + BitOperations.TrailingZeroCount(bits);
-            if (++work >= WorkBetweenLooks && IsOver())
+            if (looks.After(workOfOption))
                 return count;
             if (!choosing.Choose(levelNumber, number, state, left))
                 continue;
@@ -139,7 +135,7 @@ internal sealed unsafe class PairsAhead
         var nexts = IdleScan.Cut(lanes, next.Level, state, most + next.Left.MostBusy);
         if (nexts == 0 || nexts * lasts > MostPairs)
             return nexts > 0;
-        work += nexts * lasts;
+        looks.After(nexts * lasts);
         return AnyPair(lanes, lasts < nexts ? last : next, node, option, forIdle + forDays, most, state);
     }
 
@@ -194,10 +190,4 @@ internal sealed unsafe class PairsAhead
                 - costs.Days(left.DaysAtLeast(days | head->Days))
                 - costs.Wanted(taken + head->Taken + left.MostTaken)
         );
-
-    private bool IsOver()
-    {
-        work = 0;
-        return IsStopped = limit.IsOver();
-    }
 }

@@ -7,8 +7,8 @@ namespace HourGrid.Core.Engine.Ranking;
 internal sealed class RankedProblem
 {
     /// <param name="problem">What is asked.</param>
-    /// <param name="cancellation">Stops the making of it.</param>
-    public RankedProblem(Problem problem, CancellationToken cancellation)
+    /// <param name="limit">Stops the making of it.</param>
+    public RankedProblem(Problem problem, WorkLimit limit)
     {
         Problem = problem;
         Badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
@@ -20,7 +20,7 @@ internal sealed class RankedProblem
                 level
                     .Options.Select(option =>
                     {
-                        cancellation.ThrowIfCancellationRequested();
+                        limit.ThrowIfOver();
                         return new RankedOption(option, level.Index, Order, seatsMatter);
                     })
                     .ToArray()
@@ -28,11 +28,11 @@ internal sealed class RankedProblem
         ];
         // Options of one shape differ in credits only; as a week shape is judged by its best timetable, so are they.
         MostSpare = [.. problem.Levels.Select((level, l) => MostSpareByShape(level, Options[l]))];
-        Tables = new WeekTables(problem, cancellation);
+        Tables = new WeekTables(problem, limit);
         Costs = new WeighedCosts(Badness, Tables, problem.Courses.Count);
         Bounds = LevelBounds.Of(problem, Tables, Options);
         Levels = [.. Enumerable.Range(0, problem.Levels.Count).Select(level => new RankedLevel(this, level))];
-        LastTwo = Levels.Length < 2 ? [] : [PairSide.SecondLast(this), PairSide.Last(this, cancellation)];
+        LastTwo = Levels.Length < 2 ? [] : [PairSide.SecondLast(this), PairSide.Last(this, limit)];
     }
 
     public Problem Problem { get; }

@@ -13,7 +13,7 @@ internal static unsafe class SharedSearch
     private const int LevelsShared = 2;
 
     /// <summary>Where there would be more pieces, each is a choice for the first level alone.</summary>
-    private const long MostPieces = 1 << 18;
+    private const long MostPieces = 1 << 17;
 
     /// <summary>A piece of work.</summary>
     /// <param name="Options">An option of each of the first levels.</param>
@@ -21,12 +21,20 @@ internal static unsafe class SharedSearch
     /// <param name="Known">How many of its completions are known that are no worse than the ceiling.</param>
     private sealed record Piece(int[] Options, long Cost, int Known);
 
+    /// <param name="ranked">What is ranked.</param>
+    /// <param name="root">Where to start.</param>
+    /// <param name="count">How many are wanted, at least 1.</param>
+    /// <param name="byShape">Whether each week shape stands once.</param>
+    /// <param name="limit">How long it may search.</param>
+    /// <param name="toPutTogether">How long it may take with putting together what it found until then.</param>
+    /// <returns>The best first; and whether there is no better.</returns>
     public static (Ranked[] Found, bool IsExact) Run(
         RankedProblem ranked,
         Root root,
         int count,
         bool byShape,
-        WorkLimit limit
+        WorkLimit limit,
+        WorkLimit toPutTogether
     )
     {
         using var choosing = new Choosing(ranked.Problem);
@@ -42,7 +50,7 @@ internal static unsafe class SharedSearch
             return search.IsStopped ? (Together(best), false) : (best.Sorted(), true);
         }
         var pieces = Pieces(ranked, choosing, root, ceiling, limit);
-        // Then some may be missing.
+        // Then some are missing.
         var isStopped = limit.IsOver();
         var taken = -1;
         Shared.Run(
@@ -72,21 +80,36 @@ internal static unsafe class SharedSearch
         // The best found so far on either way, each once.
         Ranked[] Together(BestList found)
         {
-            var first = new BestList(count);
-            var picker = new BundlePicker(ranked, root, first, byShape, WorkLimit.None);
+            var first = new BestList(count, ceiling.Threshold);
+            var looks = new Looks(toPutTogether);
+            var picker = new BundlePicker(ranked, root, first, byShape, looks);
+            // Where there is no time for all, the worst are left out.
             foreach (var (chosen, cost, _) in ceiling.All.OrderBy(one => one.Cost))
+            {
+                if (looks.IsOver || cost > ceiling.Threshold)
+                    break;
                 picker.Offer(chosen, cost);
+            }
             picker.HandOver();
-            return
-            [
-                .. found
-                    .Sorted()
-                    .Concat(first.Sorted())
-                    .DistinctBy(one => string.Join(',', one.Ranks))
-                    .Order(BestList.InOrder)
-                    .Take(count),
-            ];
+            return Merged(found.Sorted(), first.Sorted(), count);
         }
+    }
+
+    /// <summary>The best of two lists that are in order, each once.</summary>
+    private static Ranked[] Merged(Ranked[] ones, Ranked[] others, int most)
+    {
+        var merged = new List<Ranked>(Math.Min(most, ones.Length + others.Length));
+        var (i, j) = (0, 0);
+        while (merged.Count < most && (i < ones.Length || j < others.Length))
+        {
+            var order =
+                i == ones.Length ? 1
+                : j == others.Length ? -1
+                : BestList.Compare(ones[i], others[j]);
+            merged.Add(order <= 0 ? ones[i] : others[j]);
+            (i, j) = (order <= 0 ? i + 1 : i, order >= 0 ? j + 1 : j);
+        }
+        return [.. merged];
     }
 
     /// <summary>
@@ -113,8 +136,16 @@ internal static unsafe class SharedSearch
         var options = new int[shared];
         fixed (ulong* state = root.State)
             Add(0, state, 0);
-        // In this order equals stay as they are: those of the smallest parts first.
-        return [.. pieces.OrderBy(piece => piece.Known > 0 ? -piece.Known : piece.Cost)];
+        if (limit.IsOver())
+            return [];
+        // Equals stay as they are: those of the smallest parts first.
+        long[] order =
+        [
+            .. pieces.Select((piece, place) => (piece.Known > 0 ? -piece.Known : piece.Cost) * MostPieces + place),
+        ];
+        var sorted = pieces.ToArray();
+        Array.Sort(order, sorted);
+        return sorted;
 
         long KeyOf(int[] options) => areFew ? (long)options[0] << 32 | (long)options[1] : options[0];
 

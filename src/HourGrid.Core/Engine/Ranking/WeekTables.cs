@@ -29,7 +29,7 @@ internal sealed unsafe class WeekTables
     // By class and vector.
     private readonly uint[] lanesOf;
 
-    public WeekTables(Problem problem, CancellationToken cancellation)
+    public WeekTables(Problem problem, WorkLimit limit)
     {
         var ask = problem.Ask;
         var options = problem.Levels.SelectMany(level => level.Options).ToArray();
@@ -61,7 +61,7 @@ internal sealed unsafe class WeekTables
             var its = Options[level] = new OptionTable[problem.Levels[level].Options.Count];
             for (var option = 0; option < its.Length; option++, next += VectorsOfOption)
             {
-                cancellation.ThrowIfCancellationRequested();
+                limit.ThrowIfOver();
                 its[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, next);
             }
         }

@@ -43,7 +43,7 @@ internal sealed class WorstFirst
         {
             for (to = from + 1; to < Count && costs[to] == costs[from]; to++) { }
             if (to - from > 1)
-                all.AsSpan(from..to).Sort(static (one, other) => RegistrationOrder.Compare(one.Ranks, other.Ranks));
+                all.AsSpan(from..to).Sort(static (one, other) => BestList.Compare(one, other));
         }
         return all;
     }
@@ -66,7 +66,5 @@ internal sealed class WorstFirst
     }
 
     private static bool IsBefore((long Cost, Ranked Its) one, (long Cost, Ranked Its) other) =>
-        one.Cost != other.Cost
-            ? one.Cost < other.Cost
-            : RegistrationOrder.Compare(one.Its.Ranks, other.Its.Ranks) < 0;
+        one.Cost != other.Cost ? one.Cost < other.Cost : BestList.Compare(one.Its, other.Its) < 0;
 }

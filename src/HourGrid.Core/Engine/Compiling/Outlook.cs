@@ -1,11 +1,9 @@
-using HourGrid.Core.Engine.Compiling;
-
-namespace HourGrid.Core.Engine.Counting;
+namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>What the options from a level on can do to a state at most, whichever of them are chosen.</summary>
 internal sealed class Outlook
 {
-    public Outlook(Problem problem)
+    public Outlook(Problem problem, WorkLimit limit)
     {
         var levels = problem.Levels.Count;
         var layout = problem.Layout;
@@ -18,7 +16,7 @@ internal sealed class Outlook
         {
             Lasting[level] = [.. Lasting[level + 1]];
             MostTaken[level] = [.. MostTaken[level + 1]];
-            TakeLevel(problem, level);
+            TakeLevel(problem, level, limit);
         }
         Fits64 = FindFits64(problem);
     }
@@ -32,18 +30,20 @@ internal sealed class Outlook
     /// <summary>By level, whether 64 bits hold every count of completions from it on.</summary>
     public bool[] Fits64 { get; }
 
-    private void TakeLevel(Problem problem, int level)
+    private void TakeLevel(Problem problem, int level, WorkLimit limit)
     {
         var options = problem.Levels[level].Options.Count;
         var before = problem.RowWords(level) - Lasting[level].Length;
         for (var option = 0; option < options; option++)
         {
+            limit.ThrowIfOver();
             var row = problem.RowOf(level, option)[before..];
             for (var word = 0; word < row.Length; word++)
                 Lasting[level][word] &= row[word];
         }
         for (var lane = 0; lane < problem.Lanes.Count; lane++)
         {
+            limit.ThrowIfOver();
             var (word, shift, width) = problem.Layout.LanePlace(lane);
             var mask = (1UL << width) - 1;
             var largest = 0UL;
