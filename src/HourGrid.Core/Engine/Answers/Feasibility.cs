@@ -45,6 +45,8 @@ internal sealed unsafe class Feasibility : IDisposable
     /// <exception cref="OperationCanceledException">The limit was over before it was known.</exception>
     public bool Has(Lifted lifted)
     {
+        if (looks.Now())
+            throw new OperationCanceledException();
         var root = Root.Of(Problem, lifted);
         if (root.IsDead)
             return false;

@@ -14,9 +14,6 @@ internal sealed unsafe class RowEndings
 {
     private const int AtATime = 1024;
 
-    /// <summary>What an ending takes, as so many words.</summary>
-    private const int WorkOfEnding = 8;
-
     private readonly Choosing choosing;
     private readonly RowParts parts;
     private readonly int from;
@@ -38,6 +35,9 @@ internal sealed unsafe class RowEndings
     private readonly ushort[] ending;
     private readonly ushort[] lastNumbers;
     private readonly ushort[] all;
+
+    // Words looked at to choose each option of the last two levels; and of the last alone, where rules can be broken.
+    private readonly long workOfPairs;
     private readonly long workOfLast;
     private int lasts;
 
@@ -57,6 +57,7 @@ internal sealed unsafe class RowEndings
         outlast = choosing.NewWitnesses();
         chosen = new ushort[levels][];
         isPlain = new bool[levels];
+        workOfPairs = levels < 2 ? 0 : (long)parts.Numbers[^2].Length * choosing.Problem.RowWords(levels - 2);
         workOfLast = (long)parts.Numbers[^1].Length * choosing.Problem.RowWords(levels - 1);
         isPlain[from] = true;
         lastNumbers = new ushort[parts.Numbers[^1].Sum(its => its.Length)];
@@ -112,6 +113,7 @@ internal sealed unsafe class RowEndings
     {
         LookAhead(state);
         var level = levels - 2;
+        looks.After(workOfPairs);
         var lastFirst = first[level + 1];
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < lastFirst; word++)
@@ -152,7 +154,8 @@ internal sealed unsafe class RowEndings
         var open = choosing.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + first[level] : last.Left(state);
         var isFree = choosing.WitnessesLast(state, outlast);
         lasts = 0;
-        looks.After(isFree ? first[levels] - first[level] : workOfLast);
+        if (!isFree)
+            looks.After(workOfLast);
         for (var word = 0; word < first[levels] - first[level]; word++)
         for (var bits = open[word]; bits != 0; bits &= bits - 1)
         {
@@ -191,7 +194,6 @@ internal sealed unsafe class RowEndings
         var width = parts.Width;
         ref var its = ref MemoryMarshal.GetArrayDataReference(ending);
         ref var into = ref MemoryMarshal.GetArrayDataReference(all);
-        looks.After((long)lasts * WorkOfEnding);
         for (var i = 0; i < lasts; i++)
         {
             var at = Count * width;
