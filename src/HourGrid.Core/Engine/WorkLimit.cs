@@ -26,10 +26,13 @@ public sealed class WorkLimit
     /// <summary>Never over.</summary>
     public static WorkLimit None => new();
 
+    /// <summary>Whether nobody waits for the answer any more, whatever is left of the time.</summary>
+    public bool IsCancelled => cancellation.IsCancellationRequested;
+
     /// <summary>Whether the work has to stop; once over it stays so. Looks at the clock.</summary>
     public bool IsOver()
     {
-        if (!isOver && (cancellation.IsCancellationRequested || Stopwatch.GetTimestamp() >= until))
+        if (!isOver && (IsCancelled || Stopwatch.GetTimestamp() >= until))
             isOver = true;
         return isOver;
     }

@@ -22,7 +22,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
     private readonly int mostHeld = Math.Clamp(best.Wanted / 32, 1, 32);
 
     /// <summary>What a bundle takes, as so many words.</summary>
-    private const int WorkOfBundle = 256;
+    public const int WorkOfBundle = 256;
 
     /// <summary>Offers the timetables of one choice of options.</summary>
     /// <param name="chosen">An option of each level.</param>

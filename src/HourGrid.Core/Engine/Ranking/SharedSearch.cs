@@ -80,13 +80,15 @@ internal static unsafe class SharedSearch
         // The best found so far on either way, each once.
         Ranked[] Together(BestList found)
         {
+            if (limit.IsCancelled)
+                return [];
             var first = new BestList(count, ceiling.Threshold);
             var looks = new Looks(toPutTogether);
             var picker = new BundlePicker(ranked, root, first, byShape, looks);
             // Where there is no time for all, the worst are left out.
             foreach (var (chosen, cost, _) in ceiling.All.OrderBy(one => one.Cost))
             {
-                if (looks.IsOver || cost > ceiling.Threshold)
+                if (looks.After(BundlePicker.WorkOfBundle) || cost > ceiling.Threshold)
                     break;
                 picker.Offer(chosen, cost);
             }
