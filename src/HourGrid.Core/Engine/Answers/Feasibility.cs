@@ -24,7 +24,7 @@ internal sealed unsafe class Feasibility : IDisposable
         choosing = new Choosing(problem);
         first = problem.Layout.First;
         levels = problem.Levels.Count;
-        workOf = [.. problem.Levels.Select((its, level) => (long)its.Options.Count * problem.RowWords(level))];
+        workOf = [.. Enumerable.Range(0, levels).Select(problem.WordsOfLevel)];
         failed =
         [
             .. Enumerable

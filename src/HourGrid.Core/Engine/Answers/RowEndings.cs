@@ -57,8 +57,8 @@ internal sealed unsafe class RowEndings
         outlast = choosing.NewWitnesses();
         chosen = new ushort[levels][];
         isPlain = new bool[levels];
-        workOfPairs = levels < 2 ? 0 : (long)parts.Numbers[^2].Length * choosing.Problem.RowWords(levels - 2);
-        workOfLast = (long)parts.Numbers[^1].Length * choosing.Problem.RowWords(levels - 1);
+        workOfPairs = levels < 2 ? 0 : choosing.Problem.WordsOfLevel(levels - 2);
+        workOfLast = choosing.Problem.WordsOfLevel(levels - 1);
         isPlain[from] = true;
         lastNumbers = new ushort[parts.Numbers[^1].Sum(its => its.Length)];
         all = new ushort[AtATime * parts.Width];

@@ -59,7 +59,7 @@ public sealed class Problem
         Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches, limit);
         Lanes = Compiling.Lanes.Of(ask, wishes, courses, table, limit);
         Layout = new StateLayout(Levels, Rules, Lanes);
-        var words = Levels.Select((level, l) => (long)level.Options.Count * RowWords(l)).Sum();
+        var words = Enumerable.Range(0, Levels.Count).Sum(WordsOfLevel);
         if (words > MaxRowWords)
             throw TooManyBundles(courses);
         (RowsAt, AddsAt, var length) = Place();
@@ -193,6 +193,9 @@ public sealed class Problem
 
     /// <summary>Words of a row of a level's option.</summary>
     internal int RowWords(int level) => Layout.LanesAt - Layout.First[level + 1];
+
+    /// <summary>Words of all rows of a level: so many are looked at to choose each of its options.</summary>
+    internal long WordsOfLevel(int level) => (long)Levels[level].Options.Count * RowWords(level);
 
     private static AskTooLargeException TooManyBundles(CoursePlay[] courses) =>
         new(

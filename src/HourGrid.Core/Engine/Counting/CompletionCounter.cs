@@ -49,7 +49,7 @@ internal sealed unsafe class CompletionCounter
             && new TriplesByTaking(choosing, triples) is { LanesTell: true } tell
                 ? tell
                 : null;
-        workOf = [.. ways.Select((its, level) => (long)its.Length * problem.RowWords(level))];
+        workOf = [.. Enumerable.Range(0, levels).Select(problem.WordsOfLevel)];
         workOfPair = levels < 2 ? 1 : workOf[^2] + workOf[^1];
         workOfTriple = levels < 3 ? 1 : ways[^3].Length * workOfPair / 4;
     }

@@ -57,7 +57,7 @@ internal sealed unsafe class TailOptionCounts<T>
         ones = new(choosing, Math.Max(0, levels - 2));
         others = new(choosing, levels - 1);
         open = GC.AllocateArray<ulong>(problem.Layout.WordCount + 1, pinned: true);
-        workOf = [.. ways.Select((its, level) => (long)its.Length * problem.RowWords(level) + WorkOfState)];
+        workOf = [.. Enumerable.Range(0, levels).Select(level => problem.WordsOfLevel(level) + WorkOfState)];
         if (levels < 2)
             return;
         isPlain =
@@ -66,10 +66,7 @@ internal sealed unsafe class TailOptionCounts<T>
             && planes[levels - 2].PerWord == 0
             && planes[levels - 1].PerWord == 0;
         stride = problem.RowWords(levels - 2);
-        workOfPairs =
-            (long)ways[^2].Length * (first[levels] - first[levels - 1])
-            + (long)ways[^1].Length * columnWords
-            + WorkOfState;
+        workOfPairs = problem.WordsOfLevel(levels - 2) + (long)ways[^1].Length * columnWords + WorkOfState;
     }
 
     /// <summary>Whether the limit stopped it, so that what was counted since is less than there is.</summary>

@@ -19,6 +19,9 @@ internal sealed unsafe class BestSearch
     /// </summary>
     private const int LevelsUnsorted = 3;
 
+    /// <summary>What a node takes beside its row and the options it lists, as so many words.</summary>
+    private const int WorkOfNode = 64;
+
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly BestList best;
@@ -59,11 +62,11 @@ internal sealed unsafe class BestSearch
         [
             .. Enumerable
                 .Range(0, levels)
-                .Select(level =>
-                    ranked.Problem.RowWords(level) + ranked.Options.ElementAtOrDefault(level + 1)?.Length ?? 0
-                ),
+                .Select(level => WorkOfNode + ranked.Problem.RowWords(level) + OptionsOf(level + 1)),
         ];
         picker = new BundlePicker(ranked, root, best, byShape, looks);
+
+        int OptionsOf(int level) => level < levels ? open[level].Length : 0;
     }
 
     /// <summary>Whether the limit stopped the search, so that there may be better ones than those found.</summary>
