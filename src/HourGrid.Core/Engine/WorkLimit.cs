@@ -6,7 +6,7 @@ namespace HourGrid.Core.Engine;
 /// <remarks>
 /// It looks at the clock itself: a timer would need a thread, and those are taken by the answers that it is to end.
 /// </remarks>
-public sealed class WorkLimit
+internal sealed class WorkLimit
 {
     private readonly CancellationToken cancellation;
     private readonly long until;
@@ -22,9 +22,6 @@ public sealed class WorkLimit
         this.until = until;
         this.cancellation = cancellation;
     }
-
-    /// <summary>Never over.</summary>
-    public static WorkLimit None => new();
 
     /// <summary>Whether nobody waits for the answer any more, whatever is left of the time.</summary>
     public bool IsCancelled => cancellation.IsCancellationRequested;
@@ -56,8 +53,12 @@ public sealed class WorkLimit
         return new(until - Math.Min(kept, Ticks(most ?? TimeSpan.MaxValue)), cancellation);
     }
 
-    private static long Moment(TimeSpan? budget) =>
-        budget is { } time ? Stopwatch.GetTimestamp() + Ticks(time) : long.MaxValue;
+    private static long Moment(TimeSpan? budget)
+    {
+        var now = Stopwatch.GetTimestamp();
+        return budget is { } time ? now + Math.Min(Ticks(time), long.MaxValue - now) : long.MaxValue;
+    }
 
+    // What is more than a number holds becomes the largest one.
     private static long Ticks(TimeSpan time) => (long)(time.TotalSeconds * Stopwatch.Frequency);
 }

@@ -35,7 +35,7 @@ internal sealed class BundleFinder(
                 .GroupBy(section => section.Section.Component)
                 .Select(component =>
                     component
-                        .Select(section => (section, against: admission.Against(section, mostAgainst)))
+                        .Select(section => (section, against: Against(section, limit)))
                         .Where(pair => pair.against is not null)
                         .Select(pair => (pair.section, pair.against!))
                         .ToArray()
@@ -44,6 +44,12 @@ internal sealed class BundleFinder(
             Extend(candidates, 0, new OfferedSection[candidates.Length], [], limit);
         }
         return found;
+    }
+
+    private int[]? Against(OfferedSection section, WorkLimit limit)
+    {
+        limit.ThrowIfOver();
+        return admission.Against(section, mostAgainst);
     }
 
     private void Extend(

@@ -156,6 +156,7 @@ public sealed class Problem
             .Where(i => Compiling.Wishes.IsInPlay(ask, ask.Wanted[i]))
             .Select(i =>
             {
+                limit.ThrowIfOver();
                 var offered = snapshot.Find(ask.Wanted[i].Course)!;
                 var admission = new Admission(ask, wishes, i, offered, hours);
                 return new CoursePlay(

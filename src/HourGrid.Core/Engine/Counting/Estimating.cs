@@ -46,7 +46,7 @@ internal sealed unsafe class Estimating
     /// <param name="goodEnough">The relative error that need not be bettered; 0 to take all the time there is.</param>
     public static Estimate? Of(Problem problem, Root root, WorkLimit limit, double goodEnough = 0)
     {
-        if (root.IsDead)
+        if (root.IsDead || limit.IsOver())
             return null;
         using var choosing = new Choosing(problem);
         var estimating = new Estimating(choosing, limit);

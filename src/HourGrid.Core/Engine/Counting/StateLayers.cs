@@ -45,7 +45,8 @@ internal sealed unsafe class StateLayers
         }
         layers.Add(first);
         while (
-            choosing.Problem.Levels.Count - levelsBelow - Frontier.Level is var left and > 0
+            !limit.IsOver()
+            && choosing.Problem.Levels.Count - levelsBelow - Frontier.Level is var left and > 0
             && (left > 1 || IsWorthAnother)
             && ChoicesAhead(Frontier) is var ahead and <= MostChoices
             && Next(Frontier, (int)ahead, limit) is { } next

@@ -72,7 +72,7 @@ internal sealed unsafe class TimetableCount : IDisposable
             {
                 using var own = worker == 0 ? null : new Choosing(problem);
                 var counter = new CompletionCounter(own ?? Layers.Choosing, limit);
-                while (!counter.IsStopped)
+                while (!counter.IsStopped && !limit.IsOver())
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;
                     if (from >= frontier.Count)
@@ -84,6 +84,8 @@ internal sealed unsafe class TimetableCount : IDisposable
             }
         );
         IsExact = !stopped;
+        if (taken == 0)
+            return;
         Layers.CountUpwards();
         var alive = 0;
         for (var root = 0; root < totals.Length; root++)

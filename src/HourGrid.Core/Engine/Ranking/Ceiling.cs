@@ -58,6 +58,8 @@ internal sealed class Ceiling(RankedProblem ranked, int wanted, bool byShape)
         for (var width = Math.Clamp(wanted / 10, Narrowest, Widest); ; width *= 3)
         {
             var isWhole = Beam.Find(ranked, choosing, root, this, width, limit);
+            if (limit.IsOver())
+                return;
             Exchanges.Try(ranked, root, this, Math.Clamp(wanted / 5, FewestExchanged, MostExchanged), limit);
             if (IsReached || isWhole || width >= Widest || limit.IsOver())
                 return;

@@ -41,6 +41,8 @@ internal static unsafe class SharedSearch
         var ceiling = new Ceiling(ranked, count, byShape);
         ceiling.Lower(choosing, root, limit);
         var best = new BestList(count, ceiling.Threshold);
+        if (limit.IsOver())
+            return (Together(best), false);
         var levels = ranked.Problem.Levels.Count;
         if (levels <= LevelsShared)
         {
@@ -51,7 +53,9 @@ internal static unsafe class SharedSearch
         }
         var pieces = Pieces(ranked, choosing, root, ceiling, limit);
         // Then some are missing.
-        var isStopped = limit.IsOver();
+        if (limit.IsOver())
+            return (Together(best), false);
+        var isStopped = false;
         var taken = -1;
         Shared.Run(
             Environment.ProcessorCount,
