@@ -156,6 +156,11 @@ public sealed class CutShortTests
         var nearest = Nearest.To(Snapshot, Ask, BestSections, budget);
         AssertCut(microseconds, nearest.IsExact);
         Assert.True(!nearest.IsExact || nearest.Changed.Count == 0);
+        var timetable = Ranked.Timetables[0].Timetable;
+        var alike = new SameShape(Problem).Best(timetable, 10, budget);
+        Assert.NotEmpty(alike.Timetables);
+        if (alike.IsExact)
+            Assert.Equal(timetable.Sections, alike.Timetables[0].Timetable.Sections);
         var broken = BrokenWishes.Of(Snapshot, Ask, BestSections, budget);
         AssertCut(microseconds, broken.IsExact);
         Assert.Equal(broken.IsExact, broken.Holds);

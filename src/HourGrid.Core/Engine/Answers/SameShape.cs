@@ -72,7 +72,8 @@ public sealed class SameShape(Problem problem)
         var isExact = true;
         foreach (var one in All(timetable))
         {
-            isExact = found.Count < MostLookedThrough && !limit.IsOver();
+            // The first in any case: there is one.
+            isExact = found.Count == 0 || (found.Count < MostLookedThrough && !limit.IsOver());
             if (!isExact)
                 break;
             var measured = measures.Of(one);
