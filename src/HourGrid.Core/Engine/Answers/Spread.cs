@@ -1,7 +1,6 @@
 using System.Runtime.InteropServices;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Engine.Ranking;
 
 namespace HourGrid.Core.Engine.Answers;

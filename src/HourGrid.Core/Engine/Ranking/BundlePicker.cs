@@ -1,7 +1,6 @@
 using System.Numerics;
 using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measuring;
 
 namespace HourGrid.Core.Engine.Ranking;
