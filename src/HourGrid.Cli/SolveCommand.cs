@@ -85,6 +85,8 @@ internal static class SolveCommand
 
     private static async Task<int> RunAsync(ParseResult parsed, CancellationToken cancellation)
     {
+        var parts = Parts(parsed);
+        var warm = WarmUp.RunAsync(parts, cancellation);
         try
         {
             var catalogue = await InputFile.ReadAsync(
@@ -102,20 +104,10 @@ internal static class SolveCommand
             var snapshot =
                 catalogue.SnapshotOf(ask.Term)
                 ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
-            var wanted = new AnswerParts
-            {
-                Top = parsed.GetValue(Top),
-                Offset = parsed.GetValue(Offset),
-                Shapes = parsed.GetValue(Shapes),
-                Explain = parsed.GetValue(Explain),
-                Costs = parsed.GetValue(Costs),
-                Sections = parsed.GetValue(Sections),
-                Fallbacks = parsed.GetValue(FallbacksOf),
-                Spread = parsed.GetValue(SpreadOf),
-                WhatIf = [.. (parsed.GetValue(Courses) ?? []).Select(course => new CourseId(course))],
-                Budget = parsed.GetResult(Budget) is null ? null : TimeSpan.FromMilliseconds(parsed.GetValue(Budget)),
-            };
-            var answer = AnswerFile.Write(snapshot, ask, wanted, cancellation);
+            await warm;
+            // What was read and thrown away is collected now, so that the answer is not stopped for it.
+            GC.Collect();
+            var answer = AnswerFile.Write(snapshot, ask, parts, cancellation);
             await using var output = Console.OpenStandardOutput();
             await output.WriteAsync(answer, cancellation);
             return 0;
@@ -133,4 +125,19 @@ internal static class SolveCommand
             return InputFile.WrongInput;
         }
     }
+
+    private static AnswerParts Parts(ParseResult parsed) =>
+        new()
+        {
+            Top = parsed.GetValue(Top),
+            Offset = parsed.GetValue(Offset),
+            Shapes = parsed.GetValue(Shapes),
+            Explain = parsed.GetValue(Explain),
+            Costs = parsed.GetValue(Costs),
+            Sections = parsed.GetValue(Sections),
+            Fallbacks = parsed.GetValue(FallbacksOf),
+            Spread = parsed.GetValue(SpreadOf),
+            WhatIf = [.. (parsed.GetValue(Courses) ?? []).Select(course => new CourseId(course))],
+            Budget = parsed.GetResult(Budget) is null ? null : TimeSpan.FromMilliseconds(parsed.GetValue(Budget)),
+        };
 }

@@ -1,4 +1,5 @@
 using System.Buffers;
+using System.Runtime.CompilerServices;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -35,8 +36,10 @@ internal sealed class Choices
 
     public void Clear() => (Count, states) = (0, 0);
 
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public ReadOnlySpan<int> OptionsOf(int state) => options.AsSpan(firstOf[state]..firstOf[state + 1]);
 
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public ReadOnlySpan<int> NextOf(int state) => next.AsSpan(firstOf[state]..firstOf[state + 1]);
 
     public void Release()

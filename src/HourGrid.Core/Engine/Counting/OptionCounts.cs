@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine.Counting;
@@ -36,8 +37,9 @@ internal sealed unsafe class OptionCounts<T>
         if (limit.IsOver())
             return (counts, T.Zero, false);
         var pass = new OptionCounts<T>(problem, layers);
-        pass.GoDown();
-        var isExact = pass.CountFrontier(counts, limit);
+        if (!pass.GoDown(limit))
+            return (counts, T.Zero, false);
+        var isExact = pass.CountFrontier(counts, limit.Leaving(0.5, layers.GoingOver));
         pass.GoUp(counts);
         return (counts, pass.below[0][0], isExact);
     }
@@ -47,8 +49,11 @@ internal sealed unsafe class OptionCounts<T>
     private T[] WaysOf(int level) =>
         [.. problem.Levels[level].Options.Select(option => T.CreateTruncating(option.Ways))];
 
-    private void GoDown()
+    /// <summary>False when time is up before it is done.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
+    private bool GoDown(WorkLimit limit)
     {
+        var looks = new Looks(limit);
         for (var l = 0; l < layers.Layers.Count - 1; l++)
         {
             var layer = layers.Layers[l];
@@ -57,12 +62,16 @@ internal sealed unsafe class OptionCounts<T>
             {
                 var options = layer.Choices.OptionsOf(state);
                 var next = layer.Choices.NextOf(state);
+                if (looks.After(options.Length))
+                    return false;
                 for (var choice = 0; choice < options.Length; choice++)
                     above[l + 1][next[choice]] += above[l][state] * ways[options[choice]];
             }
         }
+        return true;
     }
 
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private void GoUp(T[][] counts)
     {
         for (var l = layers.Layers.Count - 2; l >= 0; l--)

@@ -176,6 +176,7 @@ internal sealed unsafe class StateLayer
     /// <summary>Makes room for the completions of every state.</summary>
     public void PrepareBelow() => Below = ArrayPool<Tally>.Shared.Rent(Count);
 
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private void Grow(int written)
     {
         // Fourfold while it is small, twofold once that would be much memory.

@@ -26,6 +26,9 @@ internal sealed unsafe class StateLayers
     /// <summary>States for each choice that leads to them, at most, that a layer is made with room for.</summary>
     private const double MostDistinct = 0.5;
 
+    /// <summary>Most of it goes to waiting for memory.</summary>
+    private const int NanosecondsPerChoice = 6;
+
     private readonly List<StateLayer> layers = [];
     private readonly List<int> rootStates = [];
 
@@ -64,6 +67,13 @@ internal sealed unsafe class StateLayers
     public StateLayer Frontier => layers[^1];
 
     public Choosing Choosing { get; }
+
+    /// <summary>
+    /// How long it takes about to go over every choice once. What is found below the frontier is of no use without it, so
+    /// it is kept of the time there is.
+    /// </summary>
+    public TimeSpan GoingOver =>
+        TimeSpan.FromMicroseconds(layers.Sum(layer => (long)layer.Choices.Count) * NanosecondsPerChoice / 1000);
 
     /// <summary>Fills in what lies below every state above the frontier, once the frontier's is known.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
@@ -131,6 +141,7 @@ internal sealed unsafe class StateLayers
     }
 
     /// <summary>Options open to all states of a layer together; so many choices at most lead out of it.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private long ChoicesAhead(StateLayer layer)
     {
         var first = Choosing.Problem.Layout.First;

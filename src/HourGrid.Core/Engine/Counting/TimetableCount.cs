@@ -66,13 +66,14 @@ internal sealed unsafe class TimetableCount : IDisposable
         Array.Clear(frontier.Below);
         var taken = 0;
         var stopped = false;
+        var below = limit.Leaving(0.5, Layers.GoingOver);
         Shared.Run(
             frontier.Count < WorthSharing ? 1 : Environment.ProcessorCount,
             worker =>
             {
                 using var own = worker == 0 ? null : new Choosing(problem);
-                var counter = new CompletionCounter(own ?? Layers.Choosing, limit);
-                while (!counter.IsStopped && !limit.IsOver())
+                var counter = new CompletionCounter(own ?? Layers.Choosing, below);
+                while (!counter.IsStopped && !below.IsOver())
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;
                     if (from >= frontier.Count)
