@@ -12,7 +12,8 @@ public readonly record struct Meeting(Weekday Day, MinuteInterval Time, WeekSet 
     public int CompareTo(Meeting other)
     {
         if (Day != other.Day)
-            return Day.CompareTo(other.Day);
+            // An enum compares itself with any object, for which both would be boxed.
+            return ((int)Day).CompareTo((int)other.Day);
         if (Time != other.Time)
             return Time.CompareTo(other.Time);
         if (Weeks != other.Weeks)

@@ -66,22 +66,30 @@ public sealed class CoursePlay
         foreach (var group in shapes)
         {
             limit.ThrowIfOver();
-            var options = group.GroupBy(found => new OptionKey(
-                creditsMatter ? found.Bundle.Credits : default,
-                string.Join(',', found.Against),
-                held is not null && !found.Bundle.Sections.Select(section => section.Number).SequenceEqual(held)
-            ));
+            FoundBundle[] alike = [.. group];
+            // Most stand alone, and there are many.
+            var options = alike.Length == 1 ? [alike] : alike.GroupBy(KeyOf).Select(option => option.ToArray());
             foreach (var option in options)
+            {
+                var its = Array.ConvertAll(option, found => found.Bundle);
+                Array.Sort(its, SectionLists.OfBundles);
                 yield return new CourseOption
                 {
                     Meetings = group.Key,
-                    Bundles = [.. option.Select(found => found.Bundle).Order(SectionLists.OfBundles)],
-                    Against = option.First().Against,
+                    Bundles = its,
+                    Against = option[0].Against,
                     Shape = shape,
-                    IsChange = option.Key.IsChange,
+                    IsChange = IsChange(option[0]),
                 };
+            }
             shape++;
         }
+
+        OptionKey KeyOf(FoundBundle found) =>
+            new(creditsMatter ? found.Bundle.Credits : default, string.Join(',', found.Against), IsChange(found));
+
+        bool IsChange(FoundBundle found) =>
+            held is not null && !found.Bundle.Sections.Select(section => section.Number).SequenceEqual(held);
     }
 
     private readonly record struct OptionKey(Credits Credits, string Against, bool IsChange);

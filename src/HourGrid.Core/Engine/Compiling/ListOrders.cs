@@ -13,8 +13,8 @@ internal sealed class MeetingLists : IEqualityComparer<IReadOnlyList<Meeting>>, 
     public int GetHashCode(IReadOnlyList<Meeting> obj)
     {
         var hash = new HashCode();
-        foreach (var meeting in obj)
-            hash.Add(meeting);
+        for (var i = 0; i < obj.Count; i++)
+            hash.Add(obj[i]);
         return hash.ToHashCode();
     }
 

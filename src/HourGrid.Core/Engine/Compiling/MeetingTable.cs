@@ -7,7 +7,9 @@ internal sealed class MeetingTable
 {
     private readonly int[][][] numbers;
 
-    public MeetingTable(IReadOnlyList<CoursePlay> courses)
+    /// <param name="courses">The courses in play.</param>
+    /// <param name="limit">Stops the making of it.</param>
+    public MeetingTable(IReadOnlyList<CoursePlay> courses, WorkLimit limit)
     {
         var byMeeting = new Dictionary<Meeting, int>();
         var meetings = new List<Meeting>();
@@ -18,6 +20,7 @@ internal sealed class MeetingTable
             numbers[course] = new int[options.Count][];
             for (var option = 0; option < options.Count; option++)
             {
+                limit.ThrowIfOver();
                 var its = options[option].Meetings;
                 var row = numbers[course][option] = new int[its.Count];
                 for (var i = 0; i < row.Length; i++)

@@ -45,7 +45,7 @@ public sealed class Problem
         Ask = ask;
         Wishes = wishes;
         Courses = courses;
-        var table = new MeetingTable(courses);
+        var table = new MeetingTable(courses, limit);
         if (courses.Sum(course => (course.Options.Count + 63) / 64) * (long)table.Meetings.Length > MaxRowWords / 2)
             throw TooManyBundles(courses);
         var conflicts = new ConflictTable(table, courses, ConflictRule.Of(snapshot, ask), limit);

@@ -31,8 +31,15 @@ internal sealed unsafe class OptionTable
     /// <param name="option">The option.</param>
     /// <param name="tables">Its week classes and lanes.</param>
     /// <param name="soft">The soft rules.</param>
+    /// <param name="day">Takes each of its days in turn.</param>
     /// <param name="vectors">Room for its vectors, all 0.</param>
-    public OptionTable(CourseOption option, WeekTables tables, SoftRules soft, Vector256<short>* vectors)
+    public OptionTable(
+        CourseOption option,
+        WeekTables tables,
+        SoftRules soft,
+        DayOfOption day,
+        Vector256<short>* vectors
+    )
     {
         head = (OptionHead*)vectors;
         head->Taken = option.IsAbsent ? 0 : 1;
@@ -42,21 +49,20 @@ internal sealed unsafe class OptionTable
         EarliestStart = NoStart;
         for (var i = 0; i < tables.Vectors; i++)
             Lanes[LaneVectors.Starts(i)] = Vector256.Create(NoStart);
-        var meetings = new List<int>();
-        var today = new List<Meeting>();
         // Its meetings are in the order of a week, so that those of a day stand together.
         var all = option.Meetings;
+        var meetings = new List<int>(all.Count);
         for (var weekClass = 0; weekClass < tables.Classes.Length; weekClass++)
         for (int from = 0, to; from < all.Count; from = to)
         {
-            today.Clear();
+            day.Clear();
             for (to = from; to < all.Count && all[to].Day == all[from].Day; to++)
                 if (all[to].Weeks.Overlaps(tables.Classes[weekClass]))
-                    today.Add(all[to]);
-            if (today.Count == 0)
+                    day.Add(all[to]);
+            if (day.Meetings.Count == 0)
                 continue;
-            DaysByClass[weekClass] |= 1 << (int)today[0].Day;
-            Add(today, WeekTables.DayOf(weekClass, today[0].Day), soft, tables, meetings);
+            DaysByClass[weekClass] |= 1 << (int)all[from].Day;
+            Add(day, WeekTables.DayOf(weekClass, all[from].Day), soft, tables, meetings);
         }
         Meetings = [.. meetings];
         *(int*)Lanes = WeightedBusy;
@@ -95,20 +101,19 @@ internal sealed unsafe class OptionTable
             head->Days |= (ulong)DaysByClass[classes[i]] << 8 * i;
     }
 
-    private void Add(List<Meeting> today, int number, SoftRules soft, WeekTables tables, List<int> meetings)
+    private void Add(DayOfOption day, int number, SoftRules soft, WeekTables tables, List<int> meetings)
     {
         var (weekClass, weekday) = (number / Weekdays.PerWeek, (Weekday)(number % Weekdays.PerWeek));
         var weeks = tables.WeeksIn[weekClass];
-        var day = new DayOfOption(today);
         var lane = tables.LaneOf(number);
         var (vector, at) = Math.DivRem(lane, LaneVectors.Lanes);
         ((short*)(Lanes + LaneVectors.Starts(vector)))[at] = (short)day.Start;
         ((short*)(Lanes + LaneVectors.Ends(vector)))[at] = (short)day.End;
         var twin = 0;
-        for (var i = 0; i < today.Count; i++)
+        for (var i = 0; i < day.Meetings.Count; i++)
         {
-            var meeting = today[i];
-            twin = i > 0 && meeting.Time == today[i - 1].Time ? twin + 1 : 0;
+            var meeting = day.Meetings[i];
+            twin = i > 0 && meeting.Time == day.Meetings[i - 1].Time ? twin + 1 : 0;
             var campus = soft.CampusOf(meeting);
             if (campus is >= 0 and < MostCampuses)
                 ((short*)(Lanes + LaneVectors.Campuses(vector)))[at] |= (short)(1 << campus);
@@ -120,6 +125,6 @@ internal sealed unsafe class OptionTable
         LongestStretch = Math.Max(LongestStretch, day.LongestStretch);
         WeightedBusy += day.Busy * weeks;
         Soft += soft.SoftMinutes(day, weekday, tables.Classes[weekClass]) * weeks;
-        Away += soft.AwayMinutes(today) * weeks;
+        Away += soft.AwayMinutes(day) * weeks;
     }
 }

@@ -12,7 +12,7 @@ internal sealed class RankedProblem
     {
         Problem = problem;
         Badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
-        Order = new RegistrationOrder(problem);
+        Order = new RegistrationOrder(problem, limit);
         var seatsMatter = problem.Ask.Weights.Seats != 0;
         Options =
         [
@@ -62,13 +62,14 @@ internal sealed class RankedProblem
 
     private static int[] MostSpareByShape(CoursePlay level, RankedOption[] options)
     {
-        var byShape = new Dictionary<int, int>();
+        // Leaving the course out has the shape -1.
+        var byShape = new int[level.Options.Count + 1];
         for (var option = 0; option < options.Length; option++)
         {
-            var shape = level.Options[option].Shape;
-            byShape[shape] = Math.Max(byShape.GetValueOrDefault(shape), options[option].MostSpare);
+            ref var most = ref byShape[level.Options[option].Shape + 1];
+            most = Math.Max(most, options[option].MostSpare);
         }
-        return [.. level.Options.Select(option => byShape[option.Shape])];
+        return [.. level.Options.Select(option => byShape[option.Shape + 1])];
     }
 
     /// <summary>So many timetables of which nothing is chosen yet.</summary>

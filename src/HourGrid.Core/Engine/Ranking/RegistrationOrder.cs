@@ -11,16 +11,34 @@ internal sealed class RegistrationOrder
 {
     // By rank.
     private readonly OfferedSection[] sections;
-    private readonly Dictionary<RegistrationNumber, int> ranks = [];
+    private readonly Dictionary<RegistrationNumber, int> ranks;
 
-    public RegistrationOrder(Problem problem)
+    /// <param name="problem">What is asked.</param>
+    /// <param name="limit">Stops the making of it.</param>
+    public RegistrationOrder(Problem problem, WorkLimit limit)
     {
-        sections =
-        [
-            .. problem.Courses.SelectMany(course => course.Offered.Sections).OrderBy(section => section.Number),
-        ];
-        for (var rank = 0; rank < sections.Length; rank++)
-            ranks[sections[rank].Number] = rank;
+        sections = new OfferedSection[problem.Courses.Sum(course => course.Offered.Sections.Count)];
+        ranks = new(sections.Length);
+        // One sort of all could not be stopped.
+        var queue = new PriorityQueue<(OfferedSection[] Its, int At), RegistrationNumber>();
+        foreach (var course in problem.Courses)
+        {
+            limit.ThrowIfOver();
+            OfferedSection[] its = [.. course.Offered.Sections.OrderBy(section => section.Number)];
+            if (its.Length > 0)
+                queue.Enqueue((its, 0), its[0].Number);
+        }
+        for (var rank = 0; queue.TryPeek(out var first, out var number); rank++)
+        {
+            limit.ThrowIfOver();
+            var (its, at) = first;
+            sections[rank] = its[at];
+            ranks[number] = rank;
+            if (++at < its.Length)
+                queue.DequeueEnqueue((its, at), its[at].Number);
+            else
+                queue.Dequeue();
+        }
     }
 
     /// <summary>The ranks of a bundle's sections, ascending.</summary>

@@ -53,6 +53,7 @@ internal sealed unsafe class WeekTables
         vectorsOfOptions = Pinned.Vectors(options.Length * VectorsOfOption);
         var next = Pinned.FirstVector(vectorsOfOptions);
         var soft = new SoftRules(ask);
+        var oneDay = new DayOfOption();
         Options = new OptionTable[problem.Levels.Count][];
         firstOf = new Vector256<short>*[problem.Levels.Count];
         for (var level = 0; level < Options.Length; level++)
@@ -62,7 +63,7 @@ internal sealed unsafe class WeekTables
             for (var option = 0; option < its.Length; option++, next += VectorsOfOption)
             {
                 limit.ThrowIfOver();
-                its[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, next);
+                its[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, oneDay, next);
             }
         }
         Meetings.Sort();
@@ -149,8 +150,8 @@ internal sealed unsafe class WeekTables
         foreach (var weekday in Weekdays.All)
             weeksOf[(int)weekday] = [];
         foreach (var option in options)
-        foreach (var meeting in option.Meetings)
-            weeksOf[(int)meeting.Day].Add(meeting.Weeks);
+            for (var i = 0; i < option.Meetings.Count; i++)
+                weeksOf[(int)option.Meetings[i].Day].Add(option.Meetings[i].Weeks);
         foreach (var weekday in Weekdays.All)
         {
             WeekSet[] weeks = [.. weeksOf[(int)weekday]];
