@@ -1,4 +1,4 @@
-using System.Buffers.Binary;
+using System.Runtime.InteropServices;
 using System.Security.Cryptography;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
@@ -16,6 +16,9 @@ public sealed record AnswerBasis(Ask Ask, string HoursMet)
 {
     private static readonly MinuteInterval AnyTime = new(new(0), new(1));
     private static readonly WeekdaySet AnyDay = WeekdaySet.Of(Weekday.Monday);
+
+    /// <summary>No number of a wish.</summary>
+    private const int EndOfSection = -1;
 
     /// <summary>For every answer: counts, ranking, standings and costs.</summary>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
@@ -76,21 +79,30 @@ public sealed record AnswerBasis(Ask Ask, string HoursMet)
     private static string Digest(CatalogueSnapshot snapshot, Ask ask)
     {
         var hours = new HourWishes(ask, Wishes.Of(ask));
-        using var digest = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        var against = new List<int>();
         foreach (var wanted in ask.Wanted.Where(wanted => Wishes.IsInPlay(ask, wanted)))
         foreach (var section in snapshot.Find(wanted.Course)!.Sections)
         {
-            foreach (var wish in section.Meetings.SelectMany(meeting => hours.Against(meeting)).Distinct().Order())
-                Append(digest, wish);
-            Append(digest, -1);
+            var first = against.Count;
+            for (var i = 0; i < section.Meetings.Count; i++)
+                against.AddRange(hours.Against(section.Meetings[i]));
+            var its = CollectionsMarshal.AsSpan(against)[first..];
+            its.Sort();
+            var count = Distinct(its);
+            against.RemoveRange(first + count, its.Length - count);
+            against.Add(EndOfSection);
         }
-        return Convert.ToHexString(digest.GetHashAndReset());
+        return Convert.ToHexString(SHA256.HashData(MemoryMarshal.AsBytes(CollectionsMarshal.AsSpan(against))));
     }
 
-    private static void Append(IncrementalHash digest, int number)
+    /// <summary>Puts each number of a sorted list once at its beginning.</summary>
+    /// <returns>How many there are.</returns>
+    private static int Distinct(Span<int> sorted)
     {
-        Span<byte> bytes = stackalloc byte[sizeof(int)];
-        BinaryPrimitives.WriteInt32LittleEndian(bytes, number);
-        digest.AppendData(bytes);
+        var count = 0;
+        foreach (var number in sorted)
+            if (count == 0 || sorted[count - 1] != number)
+                sorted[count++] = number;
+        return count;
     }
 }
