@@ -14,6 +14,7 @@ internal static class WarmUp
     private const int Courses = 5;
     private const int Lectures = 8;
     private const int Labs = 4;
+    private const int WithLabs = 3;
     private const int Timetables = 20;
 
     /// <summary>Compiling code goes on for longer than this only on a machine that is busy.</summary>
@@ -25,7 +26,15 @@ internal static class WarmUp
     /// <summary>The parts that will be asked for, and no others. Nothing of it is kept.</summary>
     public static Task RunAsync(AnswerParts parts, CancellationToken cancellation)
     {
-        var small = parts with { Top = Math.Min(parts.Top, Timetables), Offset = 0, WhatIf = [], Budget = Most };
+        var small = parts with
+        {
+            Top = Math.Min(parts.Top, Timetables),
+            Offset = 0,
+            Fallbacks = Math.Min(parts.Fallbacks, 1),
+            Spread = Math.Min(parts.Spread, Timetables),
+            WhatIf = [],
+            Budget = Most,
+        };
         return Task.Run(() => AnswerFile.Write(Snapshot(), Ask(), small, cancellation), cancellation);
     }
 
@@ -76,7 +85,7 @@ internal static class WarmUp
             Sections =
             [
                 .. Enumerable.Range(0, Lectures).Select(i => Section(course, "lecture", i)),
-                .. Enumerable.Range(0, course == 3 ? Labs : 0).Select(i => Section(course, "lab", i)),
+                .. Enumerable.Range(0, course == WithLabs ? Labs : 0).Select(i => Section(course, "lab", i)),
             ],
         };
 
