@@ -5,6 +5,7 @@ import { BrowserRouter } from 'react-router';
 import { ApiError } from './api/client';
 import { App } from './app/App';
 import './app/theme.css';
+import { SavingProvider } from './saving/SavingContext';
 
 // An answer is drawn in the frame it came in, not a timer later: the pointer is still down.
 notifyManager.setScheduler(queueMicrotask);
@@ -26,7 +27,9 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={client}>
       <BrowserRouter>
-        <App />
+        <SavingProvider>
+          <App />
+        </SavingProvider>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

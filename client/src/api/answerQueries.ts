@@ -7,15 +7,31 @@ export function keyOf(ask: Ask): string {
   return JSON.stringify(ask);
 }
 
-/** Answers that come back with a save under way; asking for them a second time would be waste. */
-const answersOfSaves = new Map<string, Promise<Answer | null>>();
+/**
+ * An ask without what only orders its timetables: how many there are, and in how many each section stands, is the same
+ * whatever matters to the student.
+ */
+export function countKeyOf(ask: Ask): string {
+  return JSON.stringify({ ...ask, weights: undefined });
+}
 
-export function expectAnswer(ask: Ask, answer: Promise<Answer | null>): void {
-  const key = keyOf(ask);
-  answersOfSaves.set(key, answer);
-  void answer.finally(() => {
-    if (answersOfSaves.get(key) === answer) answersOfSaves.delete(key);
+/** Saves under way that bring an answer back; asking for it a second time would be waste. */
+const saves = new Map<string, Promise<unknown>>();
+
+export function expectAnswer(ask: Ask, saved: Promise<unknown>): void {
+  const key = countKeyOf(ask);
+  saves.set(key, saved);
+  void saved.finally(() => {
+    if (saves.get(key) === saved) saves.delete(key);
   });
+}
+
+/** Takes note of an answer that came with something else. */
+export function knowAnswer(client: QueryClient, ask: Ask, answer: Answer): void {
+  const { queryKey } = answerQuery(ask);
+  const state = client.getQueryState(queryKey);
+  // One that is known already would only draw the same anew.
+  if (!state?.data?.answer.isExact || state.isInvalidated) client.setQueryData(queryKey, { ask, key: countKeyOf(ask), answer });
 }
 
 export const answerOptions = { staleTime: Infinity, gcTime: 60_000 } as const;
@@ -32,7 +48,7 @@ let lastCountMs = 0;
 /** What is known of an ask at once: its count where one was made before, else an estimate. */
 export const atOnceQuery = (ask: Ask) =>
   queryOptions({
-    queryKey: ['at-once', keyOf(ask)],
+    queryKey: ['at-once', countKeyOf(ask)],
     queryFn: ({ signal }) => call(http.POST('/api/answers/at-once', { body: { ask }, signal })),
     ...answerOptions,
   });
@@ -46,20 +62,27 @@ async function atOnceIfSlow(client: QueryClient, ask: Ask, wait = patience): Pro
   return client.query(atOnceQuery(ask)).catch(() => null);
 }
 
+/** An answer, the ask it was given to, and what of that it rests on. */
+type Answered = { ask: Ask; key: string; answer: Answer };
+
 /** How many timetables an ask has, and what it leaves of each course. */
 export const answerQuery = (ask: Ask) =>
   queryOptions({
-    queryKey: ['answer', keyOf(ask)],
-    queryFn: async ({ client, signal }) => {
-      const key = keyOf(ask);
-      const saving = answersOfSaves.get(key);
+    queryKey: ['answer', countKeyOf(ask)],
+    queryFn: async ({ client, signal }): Promise<Answered> => {
+      const key = countKeyOf(ask);
+      const saving = saves.get(key);
       const atOnce = atOnceIfSlow(client, ask, saving && patienceWithSave);
       const count = async () => {
         // One after the other, since the count would take the time of the estimate.
         const known = lastCountMs > patience ? await atOnce : null;
         return known?.isExact ? known : call(http.POST('/api/answers', { body: { ask }, signal }));
       };
-      const answer = (await saving) ?? (await count());
+      if (await saving) {
+        const known = client.getQueryData<Answered>(['answer', key]);
+        if (known) return known;
+      }
+      const answer = await count();
       lastCountMs = answer.countMs;
       return { ask, key, answer };
     },
@@ -116,10 +139,10 @@ export const lookAlikesQuery = (ask: Ask, sections: readonly string[]) =>
 /** What each rule, keep and rule-out costs, by its path in the ask. */
 export const costsQuery = (ask: Ask) =>
   queryOptions({
-    queryKey: ['costs', keyOf(ask)],
+    queryKey: ['costs', countKeyOf(ask)],
     queryFn: async ({ signal }) => {
       await afterPaint();
-      return { key: keyOf(ask), ...(await call(http.POST('/api/answers/costs', { body: { ask }, signal }))) };
+      return { key: countKeyOf(ask), ...(await call(http.POST('/api/answers/costs', { body: { ask }, signal }))) };
     },
     placeholderData: keepPreviousData,
     ...answerOptions,
@@ -128,7 +151,7 @@ export const costsQuery = (ask: Ask) =>
 /** In how many timetables each section of the wanted courses stands. */
 export const standingsQuery = (ask: Ask) =>
   queryOptions({
-    queryKey: ['standings', keyOf(ask)],
+    queryKey: ['standings', countKeyOf(ask)],
     queryFn: async ({ signal }) => {
       await afterPaint();
       return call(http.POST('/api/answers/standings', { body: { ask }, signal }));
@@ -140,7 +163,7 @@ export const standingsQuery = (ask: Ask) =>
 /** Why an ask has no timetable, and the ways out. */
 export const whyQuery = (ask: Ask) =>
   queryOptions({
-    queryKey: ['why', keyOf(ask)],
+    queryKey: ['why', countKeyOf(ask)],
     queryFn: async ({ signal }) => {
       await afterPaint();
       return call(http.POST('/api/answers/why-none', { body: { ask }, signal }));

@@ -55,7 +55,22 @@ export class ApiError extends Error {
   }
 }
 
-export const http = createClient<paths>({ baseUrl: '/' });
+const visitPath = '/api/visit';
+
+/** A visit that is under way. */
+let visiting: Promise<unknown> | null = null;
+
+/** Sends a request; where the server does not know any more who asks, once again after a new visit. */
+async function send(request: Request): Promise<Response> {
+  const again = request.clone();
+  const response = await fetch(request);
+  if (response.status !== 401 || new URL(request.url).pathname === visitPath) return response;
+  visiting ??= fetch(visitPath, { method: 'POST' }).finally(() => (visiting = null));
+  await visiting;
+  return fetch(again);
+}
+
+export const http = createClient<paths>({ baseUrl: '/', fetch: send });
 
 type Fetched<T> = { data?: T; error?: unknown; response: Response };
 

@@ -3,8 +3,11 @@ import { lazy, Suspense } from 'react';
 import { Navigate, Outlet, Route, Routes } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
 import { Failure, Loading } from '@/ui/States';
+import { NotSaved } from './NotSaved';
 import { TopBar } from './TopBar';
+import { useAdopted } from './useAdopted';
 import { useNewerCatalogue } from './useNewerCatalogue';
+import { useReturn } from './useReturn';
 
 /** Each place comes when it is first visited. */
 const Catalogue = lazy(async () => ({ default: (await import('@/catalogue/Catalogue')).Catalogue }));
@@ -29,17 +32,20 @@ export function App() {
 /** The bar, and under it whatever place one is at, once the server knows who is here. */
 function Shell() {
   const visit = useQuery(visitQuery);
+  const hasAdopted = useAdopted();
   useNewerCatalogue();
+  useReturn();
   return (
     <div className="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
       <TopBar />
+      <NotSaved />
       {visit.isError ? (
         <Failure
           what="Hour Grid did not answer."
           problem={visit.error}
           onRetry={() => void visit.refetch()}
         />
-      ) : visit.data ? (
+      ) : visit.data && hasAdopted ? (
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>

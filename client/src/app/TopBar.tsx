@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
 import { NavLink, useLocation, useNavigate, useParams } from 'react-router';
-import { picksQuery, sketchesQuery, sketchQuery, termsQuery, visitQuery } from '@/api/queries';
+import { termsQuery, visitQuery } from '@/api/queries';
 import { lanesOf } from '@/sketch/picks';
+import { usePicks } from '@/sketch/usePicks';
+import { useSketch, useSketches } from '@/sketch/useSketch';
 import { withCurrent } from '@/sketch/useTermVisit';
 import { Menu, MenuChoice } from '@/ui/Menu';
 
@@ -18,11 +20,11 @@ const places = [
 function LineUpCount({ term }: { term: string }) {
   const visit = useQuery(visitQuery);
   const isKnown = visit.data !== undefined;
-  const picks = useQuery({ ...picksQuery(term), enabled: isKnown });
-  const list = useQuery({ ...sketchesQuery(term), enabled: isKnown });
-  const sketch = useQuery({ ...sketchQuery(term), enabled: isKnown });
-  if (!picks.data || !list.data || !sketch.data) return null;
-  const count = lanesOf(picks.data.picks, withCurrent(list.data.sketches, sketch.data)).length;
+  const list = useSketches(term, isKnown);
+  const sketch = useSketch(term, isKnown);
+  const { picks, isLoaded } = usePicks(term, isKnown);
+  if (!isLoaded || !list.data || !sketch.data) return null;
+  const count = lanesOf(picks, withCurrent(list.data.sketches, sketch.data)).length;
   return count > 0 && <span className="text-12">{count}</span>;
 }
 

@@ -1,6 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Facets, Sketch, Term } from '@/api/client';
 import { useIsNarrow } from '@/lib/useIsNarrow';
+import { SketchNews } from '@/sketch/SketchNews';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import { UndoRedo } from '@/sketch/UndoRedo';
 import { useSketchEdits } from '@/sketch/useSketchEdits';
@@ -13,7 +14,6 @@ import { NarrowSentence } from './NarrowSentence';
 import { Offers } from './Offers';
 import { PasteNumbers } from './PasteNumbers';
 import { ResultList } from './ResultList';
-import { SketchNotice } from './SketchNotice';
 import { useFinderKeys } from './useFinderKeys';
 import { useFound } from './useFound';
 import { useSearchState } from './useSearchState';
@@ -35,7 +35,7 @@ export function Finder({ term, sketch, facets }: Props) {
     }),
     [campus, term],
   );
-  const edits = useSketchEdits(term.id);
+  const edits = useSketchEdits(sketch);
   const found = useFound(term.id, sketch.ask, state);
   useFinderKeys({ box, undo: edits.undo, redo: edits.redo });
 
@@ -84,7 +84,7 @@ export function Finder({ term, sketch, facets }: Props) {
           <Hidden state={state} found={found} names={names} notOffered={facets.notOffered} />
         </div>
       </div>
-      <SketchNotice edits={edits} sketch={sketch} />
+      <SketchNews sketch={sketch} edits={edits} />
       <div ref={results} className="flex min-h-0 flex-1">
         <ResultList state={state} found={found} ask={sketch.ask} names={names} />
         {!isNarrow && panel && (

@@ -10,6 +10,7 @@ import { rulesOf } from '@/sketch/rules';
 import { sayBroken } from '@/sketch/sayBroken';
 import { numbersOf } from '@/sketch/shortlist';
 import { useCampusNames } from '@/sketch/useCampusNames';
+import { SavedState } from '@/sketch/SavedState';
 import { useOpenIn } from '@/sketch/useOpenIn';
 import type { PicksEdits } from '@/sketch/usePicks';
 import type { TermVisit } from '@/sketch/useTermVisit';
@@ -70,9 +71,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
           </dl>
         )}
         <div className="ml-auto flex flex-wrap items-center gap-1.5 print:hidden">
-          <span className="text-12 text-mute" role="status">
-            {edits.isSaving ? 'Saving' : 'Saved'}
-          </span>
+          <SavedState edits={edits} />
           <UndoRedoButtons canUndo={edits.canUndo} canRedo={edits.canRedo} onUndo={edits.undo} onRedo={edits.redo} />
           <Chooser visit={visit} edits={edits} isQuiet />
           {view.own && <Button onClick={goOn}>Go on from here</Button>}
@@ -92,7 +91,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
           </Button>
         </div>
       </header>
-      {[problem, edits.problem, view.problem?.message ?? null].map(
+      {[problem, view.problem?.message ?? null].map(
         (text) =>
           text !== null && (
             <p key={text} role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">

@@ -17,6 +17,25 @@ export function recall<T>(name: string, isShape: (value: unknown) => value is T)
   }
 }
 
+export function forget(name: string): void {
+  try {
+    localStorage.removeItem(`hour-grid.${name}`);
+  } catch {
+    // What is not kept need not be forgotten.
+  }
+}
+
+/** The names of all that is remembered under names that begin so. */
+export function rememberedNames(beginning: string): string[] {
+  try {
+    return Object.keys(localStorage)
+      .filter((name) => name.startsWith(`hour-grid.${beginning}`))
+      .map((name) => name.slice('hour-grid.'.length));
+  } catch {
+    return [];
+  }
+}
+
 export function isTexts(value: unknown): value is string[] {
   return Array.isArray(value) && value.every((item) => typeof item === 'string');
 }

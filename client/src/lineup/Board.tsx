@@ -5,6 +5,7 @@ import { useStable } from '@/lib/useStable';
 import { useUndoKeys } from '@/lib/useUndoKeys';
 import { choose, type Lane, lanesOf, moveLane, setBaseline, takeOut } from '@/sketch/picks';
 import { numbersOf } from '@/sketch/shortlist';
+import { SavedState } from '@/sketch/SavedState';
 import { useOpenIn } from '@/sketch/useOpenIn';
 import type { PicksEdits } from '@/sketch/usePicks';
 import type { TermVisit } from '@/sketch/useTermVisit';
@@ -99,9 +100,7 @@ export function Board({ visit, lanes, edits }: Props) {
         ))}
         <AddLane sketches={sketches} lanes={lanesOf(edits.picks, sketches)} edits={edits} />
         <div className="ml-auto flex items-center gap-2">
-          <span className="text-12 text-mute" role="status">
-            {edits.isSaving ? 'Saving' : 'Saved'}
-          </span>
+          <SavedState edits={edits} />
           <UndoRedoButtons canUndo={edits.canUndo} canRedo={edits.canRedo} onUndo={edits.undo} onRedo={edits.redo} />
           {shown.length > 1 && (
             <label className="flex items-center gap-1.5 text-12">
@@ -121,13 +120,10 @@ export function Board({ visit, lanes, edits }: Props) {
           )}
         </div>
       </header>
-      {[problem, edits.problem].map(
-        (text) =>
-          text !== null && (
-            <p key={text} role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">
-              {text}
-            </p>
-          ),
+      {problem !== null && (
+        <p role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">
+          {problem}
+        </p>
       )}
       <Against lanes={board.lanes} />
       <Lanes axis={board.axis} lanes={board.lanes} weekCount={term.weeks} isFaded={isFaded} />

@@ -8,7 +8,7 @@ type Props = { sketch: Sketch; edits: Edits };
 export function UndoRedo({ sketch, edits }: Props) {
   return (
     <UndoRedoButtons
-      canUndo={sketch.canUndo || (edits.notice?.canRetry ?? false)}
+      canUndo={sketch.canUndo}
       canRedo={sketch.canRedo}
       onUndo={edits.undo}
       onRedo={edits.redo}

@@ -1,15 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import type { Sketch, Term } from '@/api/client';
-import { sketchesQuery, sketchQuery, termsQuery } from '@/api/queries';
+import { termsQuery } from '@/api/queries';
+import { useSketch, useSketches } from './useSketch';
 
 /** The term in the address, the sketch that is open and all others; or why they cannot be had. */
 export function useTermVisit() {
   const { term: termId = '' } = useParams();
   const terms = useQuery(termsQuery);
   const term = terms.data?.terms.find((one) => one.id === termId);
-  const sketch = useQuery({ ...sketchQuery(termId), enabled: term !== undefined });
-  const list = useQuery({ ...sketchesQuery(termId), enabled: term !== undefined });
+  const sketch = useSketch(termId, term !== undefined);
+  const list = useSketches(termId, term !== undefined);
   const failed = [terms, sketch, list].find((query) => query.isError && query.data === undefined);
   const problem: Error | null =
     failed?.error ?? (terms.data && !term ? new Error(`The catalogue has no term “${termId}”.`) : null);

@@ -5,6 +5,7 @@ import {
   answerQuery,
   atOnceQuery,
   costsQuery,
+  countKeyOf,
   keyOf,
   lookAlikesQuery,
   mostListed,
@@ -35,6 +36,8 @@ export type Walk = {
   retry: () => void;
   /** The timetable in view; null when there is none. */
   inView: Ranked | null;
+  /** Whether it stands in for one that is still being looked for: its number is not yet known. */
+  isInViewOld: boolean;
   /** How many week shapes are listed: all of them, or the best of very many. */
   listed: number;
   /** Whether time sufficed to be sure that none better was left out. */
@@ -69,15 +72,16 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const [lastSettled, setLastSettled] = useState(query.data);
   if (query.data && query.data !== lastSettled) setLastSettled(query.data);
   const settled = query.data ?? lastSettled;
-  const isBehind = settled?.key !== keyOf(ask);
+  const isBehind = settled?.key !== countKeyOf(ask);
   const atOnce = useQuery({ ...atOnceQuery(ask), enabled: false });
   const isNone = settled?.answer.timetables === '0' && settled.answer.isExact;
   const hasSome = settled !== undefined && !isNone;
   const listed = settled ? Math.min(mostListed, Number(settled.answer.weekShapes)) : 0;
 
   // A new ask opens where the timetable in view stands among its best, or the one most like it.
-  const shown = settled?.ask ?? ask;
-  const known = settled && places.get(settled.key);
+  const shown = settled && isBehind ? settled.ask : ask;
+  const shownKey = keyOf(shown);
+  const known = places.get(shownKey);
   const firstPage = useQuery({ ...shapesQuery(shown, 0), enabled: hasSome && known === undefined });
   const [near, setNear] = useState<{ of: readonly Ranked[]; place: number } | null>(null);
   if (known === undefined && firstPage.data && near?.of !== firstPage.data.timetables) {
@@ -97,7 +101,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const page = Math.floor(place / pageSize);
   const paged = useQuery({ ...shapesQuery(shown, page), enabled: hasSome });
   const best = paged.data?.timetables[place % pageSize];
-  const alikeKey = `${settled?.key ?? ''} ${place}`;
+  const alikeKey = `${shownKey} ${place}`;
   const alike = alikes.get(alikeKey) ?? 0;
   const likes = useQuery({
     ...lookAlikesQuery(shown, best?.sections ?? []),
@@ -110,11 +114,9 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   if (there && there.sections !== lastSeen?.timetable.sections) setLastSeen({ timetable: there, ask: shown });
   const inView = hasSome ? (there ?? lastSeen?.timetable ?? null) : null;
 
-  const settledKey = settled?.key;
   useEffect(() => {
-    if (!inView || settledKey === undefined) return;
-    remember(name, { key: settledKey, place, sections: inView.sections } satisfies Place);
-  }, [inView, name, place, settledKey]);
+    if (inView) remember(name, { key: shownKey, place, sections: inView.sections } satisfies Place);
+  }, [inView, name, place, shownKey]);
 
   // The pages around are fetched ahead, so that walking never waits; not for an ask that the next move makes old, and not
   // before what a student is waiting for.
@@ -139,7 +141,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const go = (target: number) => {
     if (!settled || listed === 0) return;
     const within = Math.max(0, Math.min(listed - 1, target));
-    setPlaces((now) => new Map(now).set(settled.key, within));
+    setPlaces((now) => new Map(now).set(shownKey, within));
   };
 
   const steps = useStable({
@@ -149,7 +151,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     goAlike: (to: number) => setAlikes((now) => new Map(now).set(alikeKey, to)),
     show: (target: number, to: number) => {
       go(target);
-      setAlikes((now) => new Map(now).set(`${settled?.key ?? ''} ${target}`, to));
+      setAlikes((now) => new Map(now).set(`${shownKey} ${target}`, to));
     },
   });
   return {
@@ -160,6 +162,7 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
     known: isBehind && atOnce.data?.estimate ? atOnce.data : (settled?.answer ?? null),
     problem: query.error,
     inView,
+    isInViewOld: inView !== null && !there,
     listed,
     isSureOfBest: paged.data?.isExact ?? true,
     alike,

@@ -1,12 +1,12 @@
 import { memo, type Ref } from 'react';
 import type { Answer, Sketch, TimeBlock } from '@/api/client';
 import type { Colour } from '@/grid/classes';
-import { ChangedSections } from '@/sketch/ChangedSections';
+import { SketchNews } from '@/sketch/SketchNews';
 import { addCourse } from '@/sketch/edits';
+import { SavedState } from '@/sketch/SavedState';
 import { UndoRedo } from '@/sketch/UndoRedo';
 import type { Sections } from '@/sketch/useSections';
 import type { Edits } from '@/sketch/useSketchEdits';
-import { Button } from '@/ui/Button';
 import { AddCourse } from './AddCourse';
 import { CreditsNote } from './CreditsNote';
 import { Heading } from './Heading';
@@ -43,24 +43,11 @@ export const Asking = memo(function Asking(props: Props) {
     <div className="flex min-h-full flex-col">
       <div className="mb-2 flex flex-wrap items-center gap-x-1.5">
         <SketchMenu sketch={sketch} edits={edits} />
-        <span className="mr-auto text-12 text-mute" role="status">
-          {edits.saving ? 'Saving' : edits.notice?.canRetry ? 'Not saved' : 'Saved'}
-        </span>
+        <SavedState edits={edits} className="mr-auto" />
         <UndoRedo sketch={sketch} edits={edits} />
       </div>
       <DeletedSketch term={sketch.term} />
-      {edits.notice && (
-        <div role="alert" className="mb-2 rounded-[4px] border border-brick px-2.5 py-2 text-12">
-          <p>{edits.notice.text}</p>
-          <div className="mt-1.5 flex gap-2">
-            {edits.notice.canRetry && <Button onClick={edits.retry}>Try again</Button>}
-            <Button look="quiet" onClick={edits.forgetNotice}>
-              Dismiss
-            </Button>
-          </div>
-        </div>
-      )}
-      <ChangedSections sketch={sketch} edits={edits} />
+      <SketchNews sketch={sketch} edits={edits} />
       <Heading name="Wanted" aside="" />
       <AddCourse
         term={sketch.term}

@@ -67,7 +67,7 @@ export function Desk({ term, sketch }: Props) {
   );
   const walk = useWalk(sketch.id, asked);
   const details = useDetails(asked, !walk.isBehind && walk.answer !== null);
-  const edits = useSketchEdits(term.id);
+  const edits = useSketchEdits(sketch);
   const { change } = edits;
   const colours = useCourseColours(
     sketch.id,

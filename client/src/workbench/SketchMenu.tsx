@@ -1,9 +1,10 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call, http, type Sketch } from '@/api/client';
 import { sketchesQuery, sketchKey } from '@/api/queries';
 import { emptied } from '@/sketch/edits';
+import { useSketches } from '@/sketch/useSketch';
 import type { Edits } from '@/sketch/useSketchEdits';
 import { FilePicker } from '@/ui/FilePicker';
 import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
@@ -19,7 +20,7 @@ type Props = { sketch: Sketch; edits: Edits };
 export function SketchMenu({ sketch, edits }: Props) {
   const client = useQueryClient();
   const { term } = sketch;
-  const list = useQuery(sketchesQuery(term));
+  const list = useSketches(term);
   const sketches = list.data?.sketches ?? [];
   const deleted = list.data?.deleted ?? [];
   const [asking, setAsking] = useState<'rename' | 'new' | 'compare' | null>(null);

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { sketchQuery, termsQuery } from '@/api/queries';
+import { termsQuery } from '@/api/queries';
+import { useSketch } from '@/sketch/useSketch';
 import { Failure, Loading } from '@/ui/States';
 import { Desk } from './Desk';
 
@@ -9,7 +10,7 @@ export function Workbench() {
   const { term: termId = '' } = useParams();
   const terms = useQuery(termsQuery);
   const term = terms.data?.terms.find((one) => one.id === termId);
-  const sketch = useQuery({ ...sketchQuery(termId), enabled: term !== undefined });
+  const sketch = useSketch(termId, term !== undefined);
 
   const failed = [terms, sketch].find((query) => query.isError && query.data === undefined);
   if (failed?.error)

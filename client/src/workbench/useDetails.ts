@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Ask } from '@/api/client';
-import { costsQuery, keyOf, standingsQuery } from '@/api/answerQueries';
+import { costsQuery, countKeyOf, standingsQuery } from '@/api/answerQueries';
 
 export type Details = {
   /** By the path of a rule or wish, what lifting it adds; null until it is known. */
@@ -21,7 +21,7 @@ export function useDetails(ask: Ask, isAnswered: boolean): Details {
   const costs = useQuery({ ...costsQuery(ask), enabled: isAnswered });
   const standings = useQuery({ ...standingsQuery(ask), enabled: isAnswered });
   // Costs are named by paths: those of an ask with other paths would stand beside the wrong rules.
-  const isCurrent = costs.data !== undefined && costs.data.key === keyOf(ask);
+  const isCurrent = costs.data !== undefined && costs.data.key === countKeyOf(ask);
   // The least that a figure may be says nothing here: a section in none is one in none, and a cost is a difference.
   const isCosted = costs.data !== undefined && (isCurrent || samePaths(costs.data.key, ask)) && costs.data.isExact;
   const known = isCosted ? costs.data.costs : null;

@@ -1,5 +1,7 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Formats.Asking;
@@ -19,6 +21,23 @@ public static class AskJson
     /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
     public static Reading<Ask> Read(JsonElement element, string path = "") =>
         JsonFile.Read(element, AskReader.Read, path);
+
+    /// <summary>Reads an ask that was stored here, perhaps by an older version: what cannot be used is left out.</summary>
+    /// <param name="text">What was stored.</param>
+    /// <param name="term">The term it is of, whatever is stored.</param>
+    public static Mended<Ask> ReadStored(string text, TermId term) =>
+        StoredJson.Read(
+            text,
+            AskReader.Read,
+            root =>
+            {
+                root["format"] = Format;
+                root["version"] = SharedValues.FormatVersion;
+                root["term"] = term.Value;
+                if (root["wanted"] is not JsonArray)
+                    root["wanted"] = new JsonArray();
+            }
+        );
 
     /// <summary>The ask as UTF-8 JSON that <see cref="Read(ReadOnlyMemory{byte})"/> gives back equal.</summary>
     public static byte[] Write(Ask ask) =>

@@ -6,6 +6,9 @@ namespace HourGrid.Formats.Json;
 /// <param name="Expected">What should.</param>
 public sealed record FormatProblem(string Path, string Found, string Expected)
 {
+    /// <summary>How many items or characters there may be, where there are more; null for any other problem.</summary>
+    public int? Most { get; init; }
+
     public override string ToString() =>
         $"{(Path.Length == 0 ? "the file" : Path)}: found {Found}; expected {Expected}.";
 }

@@ -5,6 +5,8 @@ namespace HourGrid.Formats.Json;
 /// <summary>Reads the values that both formats hold.</summary>
 internal static class SharedValues
 {
+    public const int FormatVersion = 1;
+
     public static WeekdaySet Days(JsonPlace place)
     {
         var days = place.Values(item => item.Word(Words.Days));
@@ -52,7 +54,7 @@ internal static class SharedValues
     {
         if (file["format"].Text() != format)
             file["format"].Refuse($"\"{format}\"");
-        if (file["version"].Whole(1, int.MaxValue) != 1)
+        if (file["version"].Whole(1, int.MaxValue) != FormatVersion)
             file["version"].Refuse("1, the only version there is");
     }
 }

@@ -1,4 +1,3 @@
-using System.Text;
 using System.Text.Json;
 using HourGrid.Core.PutBy;
 using HourGrid.Formats.Json;
@@ -20,24 +19,25 @@ public static class PutByJson
     public static Reading<TermPicks> Picks(JsonElement element, string path = "") =>
         JsonFile.Read(element, PutByReader.Picks, path);
 
-    /// <summary>A shortlist as JSON text that <see cref="Shortlist(string)"/> gives back equal.</summary>
+    /// <summary>A shortlist as JSON text that <see cref="StoredShortlist"/> gives back equal.</summary>
     public static string Write(IReadOnlyList<PutByTimetable> shortlist) =>
         JsonSerializer.Serialize(
             [.. shortlist.Select(PutByDocument.Of)],
             PutByDocumentJson.Default.IReadOnlyListPutByDocument
         );
 
-    /// <summary>What is picked for a term as JSON text that <see cref="Picks(string)"/> gives back equal.</summary>
+    /// <summary>What is picked for a term as JSON text that <see cref="StoredPicks"/> gives back equal.</summary>
     public static string Write(TermPicks picks) =>
         JsonSerializer.Serialize(PicksDocument.Of(picks), PutByDocumentJson.Default.PicksDocument);
 
-    /// <summary>Reads a shortlist that was written here.</summary>
-    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
-    public static IReadOnlyList<PutByTimetable> Shortlist(string text) =>
-        JsonFile.Read(Encoding.UTF8.GetBytes(text), PutByReader.Shortlist).Value;
+    /// <summary>Reads a shortlist that was stored here, perhaps by an older version: what cannot be used is left out.</summary>
+    public static Mended<IReadOnlyList<PutByTimetable>> StoredShortlist(string text) =>
+        StoredJson.Read(
+            $$"""{"shortlist":{{text}}}""",
+            root => PutByReader.Shortlist(root.Object("shortlist")["shortlist"]),
+            _ => { }
+        );
 
-    /// <summary>Reads what was picked, as it was written here.</summary>
-    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
-    public static TermPicks Picks(string text) =>
-        JsonFile.Read(Encoding.UTF8.GetBytes(text), PutByReader.Picks).Value;
+    /// <summary>Reads what was picked, stored here, perhaps by an older version: what cannot be used is left out.</summary>
+    public static Mended<TermPicks> StoredPicks(string text) => StoredJson.Read(text, PutByReader.Picks, _ => { });
 }

@@ -107,7 +107,7 @@ internal static class CalendarEndpoints
             .SelectMany(row => row.Steps.Where(step => step.Number == row.CurrentStep))
             .Select(step => step.PicksJson)
             .SingleOrDefaultAsync(cancellation);
-        var choice = picked is null ? null : PutByJson.Picks(picked).Choice;
+        var choice = picked is null ? null : PutByJson.StoredPicks(picked).Value.Choice;
         var timetable = choice is null ? null : Timetable.Of(snapshot, choice.Timetable.Numbers);
         var name = $"{snapshot.Term.Name}, planned";
         var text = ExportEndpoints.Calendar(snapshot, timetable, name, catalogue, clock);

@@ -70,9 +70,10 @@ internal sealed class PicksDesk(HourGridContext database, CurrentStudent student
             await transaction.CommitAsync(cancellation);
             return new(record, IsSaved: true);
         }
-        catch (DbUpdateException)
+        catch (DbUpdateException problem)
+            when (problem is DbUpdateConcurrencyException || DatabaseFailure.IsAlreadyThere(problem))
         {
-            // Another request saved between our reading and our writing.
+            // Another request saved between our reading and our writing, or was the first to.
             database.ChangeTracker.Clear();
             return new(await OpenAsync(term, cancellation), IsSaved: false);
         }
@@ -107,7 +108,7 @@ internal sealed class PicksDesk(HourGridContext database, CurrentStudent student
             row.Version,
             await StepExistsAsync(term, row.CurrentStep - 1, cancellation),
             await StepExistsAsync(term, row.CurrentStep + 1, cancellation),
-            PicksDocument.Of(PutByJson.Picks(current.PicksJson))
+            PicksDocument.Of(PutByJson.StoredPicks(current.PicksJson).Value)
         );
     }
 

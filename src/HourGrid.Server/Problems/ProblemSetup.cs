@@ -5,6 +5,8 @@ using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Json;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Problems;
 
@@ -78,6 +80,12 @@ internal sealed class AskProblems(IProblemDetailsService problems) : IExceptionH
                 Status = bad.StatusCode,
                 Title = "The request cannot be read.",
                 Detail = bad.InnerException?.Message ?? bad.Message,
+            },
+            DbUpdateException or SqliteException => new()
+            {
+                Status = StatusCodes.Status503ServiceUnavailable,
+                Title = "The database did not take it.",
+                Detail = "It could not be saved: the database of Hour Grid did not take it. Nothing was changed.",
             },
             _ => null,
         };

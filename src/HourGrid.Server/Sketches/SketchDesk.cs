@@ -21,7 +21,7 @@ internal sealed class SketchDesk(HourGridContext database, SketchRows rows)
         if (await rows.Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
             return null;
         var step = await rows.CurrentAsync(row, cancellation);
-        return new(step.Name, SketchRows.AskOf(step), PutByJson.Shortlist(step.ShortlistJson));
+        return new(step.Name, SketchRows.AskOf(row, step).Value, PutByJson.StoredShortlist(step.ShortlistJson).Value);
     }
 
     /// <summary>Saves what was changed as the step after the current one; steps that could be redone are dropped.</summary>

@@ -13,9 +13,16 @@ internal sealed record SketchRecord(
     bool CanUndo,
     bool CanRedo,
     IReadOnlyList<ChangedSectionRecord> SectionChanges,
+    IReadOnlyList<DroppedRecord> Dropped,
     AskDocument Ask,
     IReadOnlyList<PutByDocument> Shortlist
 );
+
+/// <summary>Something stored in the sketch that can no longer be read, and is left out of it.</summary>
+/// <param name="Path">Where it stood.</param>
+/// <param name="Found">What stood there.</param>
+/// <param name="Expected">What can be read there.</param>
+internal sealed record DroppedRecord(string Path, string Found, string Expected);
 
 /// <summary>A section that the sketch holds on to and that a newer catalogue took away or moved.</summary>
 /// <param name="Course">Its course.</param>

@@ -4,6 +4,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using HourGrid.Formats.Asking;
+using HourGrid.Formats.Json;
 using HourGrid.Formats.PutBy;
 using HourGrid.Formats.Sketches;
 using HourGrid.Server.Students;
@@ -25,7 +26,8 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
     public async Task<(SketchRecord Record, Ask Ask)> StateAsync(SketchRow row, CancellationToken cancellation)
     {
         var current = await CurrentAsync(row, cancellation);
-        var ask = AskOf(current);
+        var (ask, dropped) = AskOf(row, current);
+        var (shortlist, droppedTimetables) = PutByJson.StoredShortlist(current.ShortlistJson);
         var record = new SketchRecord(
             row.Id,
             current.Name,
@@ -34,8 +36,13 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
             await StepExistsAsync(row.Id, row.CurrentStep - 1, cancellation),
             await StepExistsAsync(row.Id, row.CurrentStep + 1, cancellation),
             await ChangesAsync(row, ask, cancellation),
+            [
+                .. dropped
+                    .Concat(droppedTimetables)
+                    .Select(problem => new DroppedRecord(problem.Path, problem.Found, problem.Expected)),
+            ],
             AskDocument.Of(ask),
-            [.. PutByJson.Shortlist(current.ShortlistJson).Select(PutByDocument.Of)]
+            [.. shortlist.Select(PutByDocument.Of)]
         );
         return (record, ask);
     }
@@ -55,7 +62,8 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
         await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0;
 
     /// <summary>What a step asks.</summary>
-    public static Ask AskOf(SketchStepRow step) => AskJson.Read(Encoding.UTF8.GetBytes(step.AskJson)).Value;
+    public static Mended<Ask> AskOf(SketchRow row, SketchStepRow step) =>
+        AskJson.ReadStored(step.AskJson, new(row.TermId));
 
     /// <summary>A step that holds what is given.</summary>
     public static SketchStepRow Step(Guid sketch, int number, SketchContent content) =>

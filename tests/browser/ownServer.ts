@@ -1,0 +1,52 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+/** A server of one test's own, with its own data, that can be stopped and started again. */
+export class OwnServer {
+  private process: ChildProcess | null = null;
+  readonly data = mkdtempSync(join(tmpdir(), 'hour-grid-own-'));
+
+  private constructor(readonly port: number) {}
+
+  static async start(): Promise<OwnServer> {
+    const server = new OwnServer(await freePort());
+    await server.start();
+    return server;
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const serve = resolve(import.meta.dirname, '../../scripts/serve.mjs');
+    const root = resolve(import.meta.dirname, '../..');
+    this.process = spawn('node', [serve, '--port', String(this.port), '--data', this.data, '--announce'], {
+      env: { ...process.env, HG_ROOT: root },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    // It says when it answers.
+    await once(this.process.stdout!, 'data');
+  }
+
+  async stop(): Promise<void> {
+    const ended = this.process && once(this.process, 'exit');
+    this.process?.kill('SIGTERM');
+    await ended;
+    this.process = null;
+  }
+}
+
+async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const address = probe.address();
+  probe.close();
+  await once(probe, 'close');
+  if (address === null || typeof address === 'string') throw new Error('No port is free.');
+  return address.port;
+}

@@ -1,0 +1,173 @@
+import { expect, type Page, test } from '@playwright/test';
+import { Desk } from '../desk';
+import { OwnServer } from '../ownServer';
+
+const notSaved = (page: Page) => page.getByRole('alert').filter({ hasText: 'Not saved yet' });
+
+test.describe('with a server that stops', () => {
+  let server: OwnServer;
+  test.beforeEach(async () => {
+    server = await OwnServer.start();
+  });
+  test.afterEach(() => server.stop());
+
+  test('a change survives the stop, a change of place, and a reload, and is saved when the server is back', async ({ page }) => {
+    await page.goto(server.address);
+    const desk = new Desk(page);
+    await desk.add('TID 210');
+    await page.getByRole('link', { name: 'Catalogue' }).click();
+    await page.getByRole('link', { name: 'Workbench' }).click();
+    await expect(desk.classes.first()).toBeVisible();
+
+    await server.stop();
+    await desk.press('Friday', 9);
+    await desk.moveTo('Friday', 11);
+    await page.mouse.up();
+    await expect(notSaved(page)).toContainText('First sketch');
+    await expect(desk.blocks).toHaveCount(1);
+    await expect(page.getByRole('status').filter({ hasText: /^Not saved$/ })).toBeVisible();
+
+    // Another place says so too, and coming back shows the change.
+    await page.getByRole('link', { name: 'Catalogue' }).click();
+    await expect(page.getByRole('heading', { name: /^Catalogue/ })).toBeAttached();
+    await expect(notSaved(page)).toBeVisible();
+    await page.getByRole('link', { name: 'Workbench' }).click();
+    await expect(desk.blocks).toHaveCount(1);
+
+    // The page is loaded again while what is saved there is older.
+    await server.start();
+    await page.route('**/api/sketches/**', (route) => route.abort());
+    await page.reload();
+    await expect(desk.blocks).toHaveCount(1);
+    await expect(notSaved(page)).toBeVisible();
+
+    await page.unroute('**/api/sketches/**');
+    await notSaved(page).getByRole('button', { name: 'Try again' }).click();
+    await desk.saved();
+    await expect(notSaved(page)).toHaveCount(0);
+    await page.reload();
+    await expect(desk.blocks).toHaveCount(1);
+    await expect(notSaved(page)).toHaveCount(0);
+  });
+
+  test('a change is sent by itself once the server is back', async ({ page }) => {
+    await page.goto(server.address);
+    const desk = new Desk(page);
+    await desk.add('TID 210');
+    await server.stop();
+    await desk.press('Friday', 9);
+    await desk.moveTo('Friday', 11);
+    await page.mouse.up();
+    await expect(notSaved(page)).toBeVisible();
+    await server.start();
+    await expect(notSaved(page)).toHaveCount(0);
+    await desk.saved();
+  });
+
+  test('a failed change of the line-up is shown, told, and saved later', async ({ page }) => {
+    await page.goto(server.address);
+    const desk = new Desk(page);
+    await desk.add('TID 210');
+    await page.keyboard.press('s');
+    await expect(desk.shortlistButton).toContainText('1');
+    await desk.saved();
+    await server.stop();
+    await page.keyboard.press('l');
+    await expect(notSaved(page)).toContainText('line-up and choice');
+    await expect(page.getByRole('link', { name: 'Line-up 1' })).toBeVisible();
+    await server.start();
+    await expect(notSaved(page)).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByRole('link', { name: 'Line-up 1' })).toBeVisible();
+  });
+});
+
+test('a change to one sketch that is not saved survives the opening of another', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  await desk.sketchMenu('Copy this sketch');
+  await expect(desk.sketchName).toHaveText('First sketch, copy');
+  await page.route('**/api/sketches/*', (route) => route.abort());
+  await desk.press('Friday', 9);
+  await desk.moveTo('Friday', 11);
+  await page.mouse.up();
+  await expect(notSaved(page)).toContainText('First sketch, copy');
+  await desk.sketchName.click();
+  await page.getByRole('menuitemradio', { name: 'First sketch', exact: true }).click();
+  await expect(desk.sketchName).toHaveText('First sketch');
+  await expect(desk.blocks).toHaveCount(0);
+  await expect(notSaved(page)).toContainText('First sketch, copy');
+  await page.unroute('**/api/sketches/*');
+  await expect(notSaved(page)).toHaveCount(0);
+  await desk.sketchName.click();
+  await page.getByRole('menuitemradio', { name: 'First sketch, copy', exact: true }).click();
+  await expect(desk.blocks).toHaveCount(1);
+});
+
+test('a cookie that expires takes no change along: it is kept in a new sketch', async ({ page, context }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  await context.clearCookies();
+  await desk.press('Friday', 9);
+  await desk.moveTo('Friday', 11);
+  await page.mouse.up();
+  await expect(page.getByRole('alert')).toContainText('is in a new sketch of that name');
+  await expect(desk.blocks).toHaveCount(1);
+  await desk.saved();
+  await page.reload();
+  await expect(desk.wanted.getByText('TID 210')).toBeVisible();
+  await expect(desk.blocks).toHaveCount(1);
+});
+
+test('what was undone before it was sent can be done again', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  await page.route('**/api/sketches/**', (route) => route.abort());
+  await desk.press('Friday', 9);
+  await desk.moveTo('Friday', 11);
+  await page.mouse.up();
+  await expect(notSaved(page)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(desk.blocks).toHaveCount(0);
+  await expect(notSaved(page)).toHaveCount(0);
+  await page.unroute('**/api/sketches/**');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(desk.blocks).toHaveCount(1);
+  await desk.saved();
+});
+
+test('an edit asks for nothing that is known', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'ACO 120');
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    const { pathname } = new URL(request.url());
+    if (pathname.startsWith('/api/') && pathname !== '/api/terms') asked.push(`${request.method()} ${pathname.split('/')[2]} ${pathname.split('/').at(-1)}`);
+  });
+  await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('sat 8-9');
+  await page.keyboard.press('Enter');
+  await desk.saved();
+  await expect.poll(() => asked.some((one) => one.endsWith('standings'))).toBe(true);
+  await page.waitForLoadState('networkidle');
+  expect(asked.filter((one) => one.startsWith('PUT sketches'))).toHaveLength(1);
+  expect(asked.filter((one) => !one.startsWith('PUT sketches')).sort()).toEqual([
+    'POST answers costs',
+    'POST answers standings',
+    'POST answers week-shapes',
+  ]);
+});
+
+test('a sketch deleted can be had back after the seats were asked for anew', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210');
+  await desk.sketchMenu('Delete this sketch');
+  const deleted = page.getByText('“First sketch” is deleted.');
+  await expect(deleted).toBeVisible();
+  await page.getByRole('link', { name: 'Catalogue' }).click();
+  await page.getByRole('searchbox', { name: 'Find courses' }).fill('TID 210');
+  await page.locator('[data-result]').first().click();
+  await page.getByRole('button', { name: 'Refresh' }).click();
+  await expect(page.getByText(/Seats as of just now/)).toBeVisible();
+  await page.getByRole('link', { name: 'Workbench' }).click();
+  await expect(deleted).toBeVisible();
+});
