@@ -10,10 +10,10 @@ const rooms = {
   grid: ['lib', 'api', 'ui'],
   saving: ['lib', 'api'],
   sketch: ['lib', 'api', 'ui', 'grid', 'saving'],
-  catalogue: ['lib', 'api', 'ui', 'grid', 'sketch'],
-  workbench: ['lib', 'api', 'ui', 'grid', 'sketch'],
-  lineup: ['lib', 'api', 'ui', 'grid', 'sketch'],
-  choice: ['lib', 'api', 'ui', 'grid', 'sketch'],
+  catalogue: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
+  workbench: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
+  lineup: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
+  choice: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
 };
 
 const arrows = Object.entries(rooms).map(([room, below]) => ({

@@ -39,6 +39,7 @@ export const sketchesQuery = (term: string) =>
     queryKey: ['sketches', term],
     queryFn: ({ signal }) =>
       call(http.GET('/api/terms/{term}/sketches', { params: { path: { term } }, signal })),
+    staleTime: Infinity,
   });
 
 export const picksKey = (term: string) => ['picks', term] as const;

@@ -1,5 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { Picks } from '@/api/client';
+import { sketchesQuery } from '@/api/queries';
 import { knowPicks, picksPort } from './picksPort';
 import { Saver } from './saver';
 import { type Draft, knowSketch, sketchPort } from './sketchPort';
@@ -21,6 +22,8 @@ export class Saving {
   constructor(private readonly client: QueryClient) {
     listen((word) => {
       if (word.kind === 'sketch') knowSketch(client, word.sketch);
+      if (word.kind === 'sketches')
+        void client.invalidateQueries({ queryKey: sketchesQuery(word.term).queryKey });
       if (word.kind === 'picks') knowPicks(client, word.term, word.state);
       if (word.kind === 'closing') setTimeout(() => void this.adoptFrom(word.window), comesBackWithin);
     });

@@ -22,6 +22,18 @@ export function knowSketch(client: QueryClient, sketch: Sketch): void {
   );
 }
 
+/** Opens a sketch in its term, in the place of the one that was open; there may be others now than before. */
+export function openSketch(client: QueryClient, sketch: Sketch): void {
+  client.setQueryData(sketchKey(sketch.term), sketch);
+  noteSketches(client, sketch.term);
+}
+
+/** Says that there are other sketches of a term than before, here and in other windows. */
+export function noteSketches(client: QueryClient, term: string): void {
+  void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
+  tell({ kind: 'sketches', term });
+}
+
 /** Saves one sketch. */
 export function sketchPort(client: QueryClient, id: string, term: string): Port<Draft> {
   const params = { path: { id } };
@@ -71,8 +83,8 @@ export function sketchPort(client: QueryClient, id: string, term: string): Port<
       const body = { name, ask, shortlist: [...shortlist] };
       const sketch = await call(http.POST('/api/terms/{term}/sketches', { params: { path: { term } }, body }));
       const isOpen = client.getQueryData<Sketch>(sketchKey(term))?.id === id;
-      if (isOpen) client.setQueryData(sketchKey(term), sketch);
-      void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
+      if (isOpen) openSketch(client, sketch);
+      else noteSketches(client, term);
       return `The sketch “${name}” is not there any more. What you changed is in a new sketch of that name.`;
     },
     mend: (draft) => {

@@ -8,6 +8,8 @@ export const thisWindow = newId();
 export type Word =
   | { kind: 'sketch'; sketch: Sketch }
   | { kind: 'picks'; term: string; state: PicksState }
+  /** Sketches of a term were made, deleted or put in another order. */
+  | { kind: 'sketches'; term: string }
   /** Whether a window is still open, that it is, and that it is about to close. */
   | { kind: 'there?' | 'there' | 'closing'; window: string };
 

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call, http } from '@/api/client';
-import { sketchesQuery, sketchKey } from '@/api/queries';
+import { openSketch } from '@/saving/sketchPort';
 
 /** Opens a timetable on the Workbench, in the sketch it comes from. */
 export function useOpenIn(term: string) {
@@ -9,8 +9,7 @@ export function useOpenIn(term: string) {
   const navigate = useNavigate();
   return async (sketch: string, numbers: readonly string[]) => {
     const chosen = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: sketch } } }));
-    client.setQueryData(sketchKey(term), chosen);
-    void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
+    openSketch(client, chosen);
     await navigate(`/${term}/workbench`, { state: { show: [...numbers] } });
   };
 }

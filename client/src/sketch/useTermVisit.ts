@@ -24,7 +24,8 @@ export function useTermVisit() {
 
 export type TermVisit = { term: Term; sketch: Sketch; sketches: readonly Sketch[] };
 
-/** The list may be older than the sketch that is open. */
+/** The list may be older than the sketch that is open, which may even have been made after it. */
 export function withCurrent(sketches: readonly Sketch[], current: Sketch): readonly Sketch[] {
+  if (!sketches.some((one) => one.id === current.id)) return [...sketches, current];
   return sketches.map((one) => (one.id === current.id ? current : one));
 }

@@ -1,6 +1,6 @@
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call, http, type Sketch } from '@/api/client';
-import { sketchesQuery, sketchKey } from '@/api/queries';
+import { openSketch } from '@/saving/sketchPort';
 import { Button } from '@/ui/Button';
 
 /** Kept beside the sketch, not in the view, which is made anew when another sketch opens. */
@@ -24,8 +24,7 @@ export function DeletedSketch({ term }: { term: string }) {
   };
   const back = async () => {
     const sketch = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: data.id } } }));
-    client.setQueryData(sketchKey(term), sketch);
-    void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
+    openSketch(client, sketch);
     forget();
   };
   return (

@@ -2,9 +2,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call, http, type Sketch } from '@/api/client';
-import { sketchesQuery, sketchKey } from '@/api/queries';
+import { openSketch, noteSketches } from '@/saving/sketchPort';
 import { emptied } from '@/sketch/edits';
 import { useSketches } from '@/sketch/useSketch';
+import { withCurrent } from '@/sketch/useTermVisit';
 import type { Edits } from '@/sketch/useSketchEdits';
 import { FilePicker } from '@/ui/FilePicker';
 import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
@@ -21,16 +22,13 @@ export function SketchMenu({ sketch, edits }: Props) {
   const client = useQueryClient();
   const { term } = sketch;
   const list = useSketches(term);
-  const sketches = list.data?.sketches ?? [];
+  const sketches = withCurrent(list.data?.sketches ?? [], sketch);
   const deleted = list.data?.deleted ?? [];
   const [asking, setAsking] = useState<'rename' | 'new' | 'compare' | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
 
-  const open = (next: Sketch) => {
-    client.setQueryData(sketchKey(term), next);
-    void client.invalidateQueries({ queryKey: sketchesQuery(term).queryKey });
-  };
+  const open = (next: Sketch) => openSketch(client, next);
   const trying = (doing: Promise<void>) =>
     void doing.then(
       () => setProblem(null),
@@ -56,8 +54,8 @@ export function SketchMenu({ sketch, edits }: Props) {
     if (to < 0 || to >= ids.length) return;
     const body = { ids: ids.toSpliced(from, 1).toSpliced(to, 0, sketch.id) };
     const params = { path: { term } };
-    const ordered = await call(http.PUT('/api/terms/{term}/sketches/order', { params, body }));
-    client.setQueryData(sketchesQuery(term).queryKey, ordered);
+    await call(http.PUT('/api/terms/{term}/sketches/order', { params, body }));
+    noteSketches(client, term);
   };
 
   const openFile = async (file: File) => open(await readSketch(term, file));
