@@ -1,28 +1,39 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
-import { Navigate, Outlet, Route, Routes } from 'react-router';
+import { Suspense, useEffect } from 'react';
+import { Navigate, Outlet, Route, Routes, useLocation } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
+import { ErrorBoundary } from '@/ui/ErrorBoundary';
 import { Failure, Loading } from '@/ui/States';
+import { lazyPlace } from './lazyPlace';
 import { NotSaved } from './NotSaved';
+import { placeOf } from './places';
 import { TopBar } from './TopBar';
 import { useAdopted } from './useAdopted';
 import { useNewerCatalogue } from './useNewerCatalogue';
+import { usePlaceFocus } from './usePlaceFocus';
 import { useReturn } from './useReturn';
 
-/** Each place comes when it is first visited. */
-const Catalogue = lazy(async () => ({ default: (await import('@/catalogue/Catalogue')).Catalogue }));
-const Choice = lazy(async () => ({ default: (await import('@/choice/Choice')).Choice }));
-const LineUp = lazy(async () => ({ default: (await import('@/lineup/LineUp')).LineUp }));
-const Workbench = lazy(async () => ({ default: (await import('@/workbench/Workbench')).Workbench }));
+const catalogue = lazyPlace(async () => (await import('@/catalogue/Catalogue')).Catalogue);
+const choice = lazyPlace(async () => (await import('@/choice/Choice')).Choice);
+const lineUp = lazyPlace(async () => (await import('@/lineup/LineUp')).LineUp);
+const workbench = lazyPlace(async () => (await import('@/workbench/Workbench')).Workbench);
+
+/** How long the first place has for itself until the others are fetched too, in milliseconds. */
+const preloadAfter = 2_000;
 
 export function App() {
+  useEffect(() => {
+    // With all places here one can go on when the server is away.
+    const later = setTimeout(() => [catalogue, choice, lineUp, workbench].forEach(({ preload }) => preload()), preloadAfter);
+    return () => clearTimeout(later);
+  }, []);
   return (
     <Routes>
       <Route element={<Shell />}>
-        <Route path=":term/catalogue" element={<Catalogue />} />
-        <Route path=":term/workbench" element={<Workbench />} />
-        <Route path=":term/line-up" element={<LineUp />} />
-        <Route path=":term/choice" element={<Choice />} />
+        <Route path=":term/catalogue" element={<catalogue.place />} />
+        <Route path=":term/workbench" element={<workbench.place />} />
+        <Route path=":term/line-up" element={<lineUp.place />} />
+        <Route path=":term/choice" element={<choice.place />} />
         <Route path="*" element={<LatestTerm />} />
       </Route>
     </Routes>
@@ -33,8 +44,11 @@ export function App() {
 function Shell() {
   const visit = useQuery(visitQuery);
   const hasAdopted = useAdopted();
+  const { pathname } = useLocation();
+  const place = placeOf(pathname.split('/')[2]);
   useNewerCatalogue();
   useReturn();
+  usePlaceFocus();
   return (
     <div className="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
       <TopBar />
@@ -46,9 +60,11 @@ function Shell() {
           onRetry={() => void visit.refetch()}
         />
       ) : visit.data && hasAdopted ? (
-        <Suspense fallback={<Loading />}>
-          <Outlet />
-        </Suspense>
+        <ErrorBoundary what={`The ${place?.name ?? 'page'}`} of={pathname}>
+          <Suspense fallback={<Loading />}>
+            <Outlet />
+          </Suspense>
+        </ErrorBoundary>
       ) : (
         <Loading />
       )}

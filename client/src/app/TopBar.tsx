@@ -7,14 +7,7 @@ import { usePicks } from '@/sketch/usePicks';
 import { useSketch, useSketches } from '@/sketch/useSketch';
 import { withCurrent } from '@/sketch/useTermVisit';
 import { Menu, MenuChoice } from '@/ui/Menu';
-
-/** The places, in the order in which a student goes through them. */
-const places = [
-  { path: 'catalogue', name: 'Catalogue' },
-  { path: 'workbench', name: 'Workbench' },
-  { path: 'line-up', name: 'Line-up' },
-  { path: 'choice', name: 'Choice' },
-];
+import { places } from './places';
 
 /** How many timetables are in the line-up. */
 function LineUpCount({ term }: { term: string }) {

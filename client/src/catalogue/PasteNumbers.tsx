@@ -6,6 +6,7 @@ import { sayComponent } from '@/grid/classes';
 import { countOf } from '@/lib/count';
 import { sayDays } from '@/lib/days';
 import { keepSections } from '@/sketch/edits';
+import { copyText } from '@/lib/copyText';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { meetingLines } from '@/grid/meetings';
@@ -71,7 +72,7 @@ export function PasteNumbers({ term, ask, change, onClose }: Props) {
         </Button>
         {keptNow.length > 0 && (
           <Button
-            onClick={() => void navigator.clipboard.writeText(keptNow.join('\n')).then(() => setCopied(true))}
+            onClick={() => void copyText(keptNow.join('\n')).then(() => setCopied(true))}
           >
             {copied ? 'Copied' : `Copy the ${countOf(keptNow.length, 'number')} kept`}
           </Button>

@@ -3,6 +3,7 @@ import { type KeyboardEvent, useEffect, useRef } from 'react';
 import type { Ask } from '@/api/client';
 import { Button } from '@/ui/Button';
 import { Message } from '@/ui/Message';
+import { Select } from '@/ui/Select';
 import { isSide, loosened, type Names, sayLoosening } from './narrowing';
 import { ResultRow } from './ResultRow';
 import type { FoundCourses } from './useFound';
@@ -81,20 +82,7 @@ export function ResultList({ state, found, ask, names }: Props) {
   return (
     <section aria-label="Courses found" className="flex min-w-0 flex-1 flex-col">
       <div className="flex items-center gap-4 border-b border-hair px-4 py-1.5 text-12">
-        <label className="flex items-center gap-1.5">
-          <span className="text-mute">Order</span>
-          <select
-            value={state.order}
-            onChange={(event) => state.setOrder(event.target.value as Order)}
-            className="rounded-[4px] border border-rule bg-sheet px-1 py-0.5 font-strong"
-          >
-            {orders.map((order) => (
-              <option key={order.value} value={order.value}>
-                {order.label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select label="Order" value={state.order} choices={orders} onChange={(order) => state.setOrder(order)} />
         <label className="flex items-center gap-1.5">
           <input
             type="checkbox"
@@ -175,7 +163,7 @@ function NothingFound({ state, found, names }: Omit<Props, 'ask'>) {
             </Button>
           ) : null,
         )}
-        <Button onClick={state.clear}>Drop the whole narrowing</Button>
+        <Button onClick={state.clear}>Show all courses again</Button>
       </div>
     </Message>
   );

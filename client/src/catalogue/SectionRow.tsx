@@ -3,6 +3,7 @@ import { meetsAllTerm, sayComponent } from '@/grid/classes';
 import { type Day, fullDay, sayDays, shortDay } from '@/lib/days';
 import { sayMode } from '@/lib/modes';
 import { sayWeeks } from '@/lib/weeks';
+import { saySeats, sayWaitlist } from '@/sketch/seats';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import { lettersFor, type MeetingLine, meetingLines } from '@/grid/meetings';
 
@@ -126,13 +127,9 @@ function Seats({ section }: { section: Section }) {
         />
       </div>
       <div className={`text-12 ${section.freeSeats === 0 ? 'font-strong' : 'text-mute'}`}>
-        {section.freeSeats === 0 ? 'full' : `${section.freeSeats} of ${section.capacity} left`}
+        {saySeats(section)}
       </div>
-      {section.freeSeats === 0 && section.waitlistCapacity > 0 && (
-        <div className="text-12 text-mute">
-          {section.waitlisted} of {section.waitlistCapacity} wait
-        </div>
-      )}
+      <div className="text-12 text-mute empty:hidden">{sayWaitlist(section)}</div>
       {section.seatsShared !== null && (
         <div className="text-11 text-mute">seats shared: {section.seatsShared}</div>
       )}

@@ -25,7 +25,7 @@ export function SectionSet({ set, course, term, wanted, standing, change, onPoin
       {set.arrangement !== '' && <h4 className="mt-2 text-14 font-heavy">{set.arrangement}</h4>}
       {hangs && (
         <p className="text-12 text-mute">
-          A {others.join(' or ')} hangs under the {set.lead} it belongs to.
+          Each {others.join(' or ')} is listed under the {set.lead} it belongs to.
         </p>
       )}
       <ul className="mt-1 border-t border-rule">

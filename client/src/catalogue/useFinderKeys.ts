@@ -1,18 +1,18 @@
 import { type RefObject, useEffect } from 'react';
-import { takesText } from '@/lib/keys';
+import { takesKeys } from '@/lib/keys';
+import { areSingleKeysOn } from '@/lib/singleKeys';
+import { useUndoKeys } from '@/lib/useUndoKeys';
 
 type Keys = { box: RefObject<HTMLInputElement | null>; undo: () => void; redo: () => void };
 
 /** `/` goes to the box; undo and redo as everywhere. */
 export function useFinderKeys({ box, undo, redo }: Keys): void {
+  useUndoKeys({ undo, redo });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const command = event.ctrlKey || event.metaKey;
-      if (takesText(event.target)) return;
-      if (event.key === '/' && !command) box.current?.focus();
-      else if (command && event.key.toLowerCase() === 'z' && event.shiftKey) redo();
-      else if (command && event.key.toLowerCase() === 'z') undo();
-      else return;
+      if (event.key !== '/' || event.ctrlKey || event.metaKey) return;
+      if (takesKeys(event.target) || !areSingleKeysOn()) return;
+      box.current?.focus();
       event.preventDefault();
     };
     window.addEventListener('keydown', onKey);

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiError, call, http } from '@/api/client';
 import { calendarAddressQuery } from '@/api/queries';
+import { copyText } from '@/lib/copyText';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 
@@ -52,7 +53,7 @@ export function CalendarAddress({ term, onClose }: Props) {
           <>
             <Button
               look="main"
-              onClick={() => void navigator.clipboard.writeText(address).then(() => setCopied(true))}
+              onClick={() => void copyText(address).then(() => setCopied(true))}
             >
               {copied ? 'Copied' : 'Copy'}
             </Button>

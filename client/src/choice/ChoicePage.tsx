@@ -2,6 +2,7 @@ import { type CSSProperties, useState } from 'react';
 import type { Choice } from '@/api/client';
 import { WeekView } from '@/grid/WeekView';
 import { tellWeek } from '@/grid/tellWeek';
+import { copyText } from '@/lib/copyText';
 import { useUndoKeys } from '@/lib/useUndoKeys';
 import { ExportMenu } from '@/sketch/ExportMenu';
 import { factsOf } from '@/sketch/facts';
@@ -40,7 +41,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
   const against = view.state ? sayBroken(choice.timetable, view.state, view.ask, rules) : [];
   const inOrder = view.ordered.map((one) => one.section.number);
   const copy = () =>
-    void navigator.clipboard.writeText(inOrder.join('\n')).then(
+    void copyText(inOrder.join('\n')).then(
       () => setCopied(true),
       () => setProblem('The browser did not let the numbers be copied. Select them in the list instead.'),
     );

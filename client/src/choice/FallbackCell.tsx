@@ -6,6 +6,7 @@ import { type PlacedSection, sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 import { markSection } from '@/sketch/edits';
 import { prepare } from '@/sketch/picks';
+import { saySeats } from '@/sketch/seats';
 import { numbersOf, seenOf } from '@/sketch/shortlist';
 import { Swap } from '@/sketch/Swap';
 import type { PicksEdits } from '@/sketch/usePicks';
@@ -102,7 +103,7 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
             <div className="max-h-[40vh] overflow-y-auto text-12">
               {others.map((other) => (
                 <MenuItem key={other.number} onSelect={() => void pick(other.number)}>
-                  {sayComponent(other)}, {sayMeetings(other)}, {other.freeSeats} left
+                  {sayComponent(other)}, {sayMeetings(other)}, {saySeats(other)}
                 </MenuItem>
               ))}
             </div>

@@ -54,7 +54,7 @@ export function Second({ visit, choice, view, edits }: Props) {
         )}
         <div className="flex gap-1.5 print:hidden">
           {others.length > 0 && (
-            <Menu trigger={<Button>{second ? 'Another one' : 'Put one behind it'}</Button>}>
+            <Menu trigger={<Button>{second ? 'Change the second plan' : 'Add a second plan'}</Button>}>
               <div className="max-h-[40vh] overflow-y-auto">
                 {others.map((one) => (
                   <MenuItem key={one.id} onSelect={() => edits.change((now) => setSecond(now, one))}>

@@ -1,8 +1,8 @@
 import type { Choice } from '@/api/client';
 import { colourOf, type PlacedSection, sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
-import { countOf } from '@/lib/count';
 import { sayCredits } from '@/sketch/credits';
+import { saySeats } from '@/sketch/seats';
 import type { PicksEdits } from '@/sketch/usePicks';
 import type { TermVisit } from '@/sketch/useTermVisit';
 import { FallbackCell } from './FallbackCell';
@@ -107,9 +107,9 @@ function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
         {survival?.isRegistered ? (
           <span className="text-moss">✓ registered</span>
         ) : section.freeSeats === 0 ? (
-          <span className="text-brick">full</span>
+          <span className="text-brick">{saySeats(section)}</span>
         ) : (
-          <span className={survival?.isAtRisk ? 'font-strong' : ''}>{countOf(section.freeSeats, 'seat')}</span>
+          <span className={survival?.isAtRisk ? 'font-strong' : ''}>{saySeats(section)}</span>
         )}
       </td>
       <td className="py-1.5 max-md:basis-full print:py-0.5">

@@ -12,6 +12,8 @@ type Props = {
   leavesNone: boolean;
   onMoveStart: (event: PointerEvent) => void;
   onStretchStart: (event: PointerEvent, edge: 'start' | 'end') => void;
+  /** Which of all blocks it is, on which day: where the focus goes when keys move it. */
+  name: string;
   onChange: (block: TimeBlock | null) => void;
   onOpen: () => void;
 };
@@ -41,6 +43,7 @@ export function BlockBar(props: Props) {
     >
       <button
         type="button"
+        data-block={props.name}
         aria-label={sayBlockInFull(block)}
         aria-keyshortcuts="Delete ArrowLeft ArrowRight Shift+ArrowLeft Shift+ArrowRight ArrowUp ArrowDown"
         onKeyDown={keyDown}

@@ -14,20 +14,28 @@ export function BreakBracket({ axis, wanted, taken }: Props) {
     left: percent((along(axis, start) - along(axis, from)) / (along(axis, to) - along(axis, from))),
     width: percent((along(axis, end) - along(axis, start)) / (along(axis, to) - along(axis, from))),
   });
+  const free = freeWithin({ start: from, end: to }, taken);
+  const room = free.find((one) => one.end - one.start >= wanted.minutes);
+  const said = sayLength(wanted.minutes);
   return (
     <div
       className="pointer-events-none absolute bottom-0 h-[7px] border border-t-0 border-gold"
       style={{ left: percent(along(axis, from)), width: percent(along(axis, to) - along(axis, from)) }}
-      title={`Break of ${sayLength(wanted.minutes)}`}
-      aria-hidden="true"
     >
-      {freeWithin({ start: from, end: to }, taken).map((free) => (
+      {free.map((one) => (
         <div
-          key={free.start}
-          className={`absolute inset-y-0 ${free.end - free.start >= wanted.minutes ? 'bg-gold/60' : 'bg-gold/20'}`}
-          style={place(free.start, free.end)}
+          key={one.start}
+          className={`absolute inset-y-0 ${one.end - one.start >= wanted.minutes ? 'bg-gold/60' : 'bg-gold/20'}`}
+          style={place(one.start, one.end)}
         />
       ))}
+      {/* In the free time, where no class stands; where there is none, over what takes it. */}
+      <span
+        className={`absolute bottom-[7px] truncate px-1 text-11 leading-tight ${room ? '' : 'bg-sheet font-strong'}`}
+        style={room ? place(room.start, room.end) : { left: 0 }}
+      >
+        {room ? `break ${said}` : `no break of ${said}`}
+      </span>
     </div>
   );
 }

@@ -10,6 +10,7 @@ import type { ClassHandlers } from './ClassBlock';
 import type { GridClass } from './classes';
 import { type OfferedBlock, OfferedBlocks } from './OfferedBlocks';
 import { type Outline, Outlines } from './Outlines';
+import { useBlockFocus } from './useBlockFocus';
 import { type BlockChange, type BlocksDraft, useBlockDrag } from './useBlockDrag';
 import { DayClasses, DayName, HourLines, HourScale } from './weekParts';
 
@@ -51,6 +52,7 @@ export function HourGrid(props: Props) {
     onPress: onOpenBlock,
   });
   const shown = draft?.blocks ?? blocks;
+  const focusAfter = useBlockFocus(bands, blocks);
 
   return (
     <section
@@ -66,6 +68,7 @@ export function HourGrid(props: Props) {
         </div>
         <div
           ref={bands}
+          tabIndex={-1}
           className="relative flex flex-1 cursor-crosshair flex-col select-none"
           onPointerDown={startDraw}
           {...handlers}
@@ -88,7 +91,11 @@ export function HourGrid(props: Props) {
                     leavesNone={leavesNone}
                     onMoveStart={(event) => startMove(event, index)}
                     onStretchStart={(event, edge) => startStretch(event, index, edge)}
-                    onChange={(after) => onBlock({ before: block, after })}
+                    name={`${index} ${day}`}
+                    onChange={(after) => {
+                      focusAfter(block, after, index, day);
+                      onBlock({ before: block, after });
+                    }}
                     onOpen={() => onOpenBlock(block)}
                   />
                 ) : null,

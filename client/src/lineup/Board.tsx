@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { takesText } from '@/lib/keys';
+import { takesKeys } from '@/lib/keys';
+import { areSingleKeysOn } from '@/lib/singleKeys';
 import { useStable } from '@/lib/useStable';
 import { useUndoKeys } from '@/lib/useUndoKeys';
 import { choose, type Lane, lanesOf, moveLane, setBaseline, takeOut } from '@/sketch/picks';
@@ -160,7 +161,7 @@ function useLaneKeys(toggle: (letter: string) => void): void {
   const stable = useStable({ toggle });
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey || takesText(event.target))
+      if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey || takesKeys(event.target) || !areSingleKeysOn())
         return;
       if (/^[a-h]$/i.test(event.key)) stable.toggle(event.key.toUpperCase());
     };

@@ -35,7 +35,7 @@ export function LaneChip(props: Props) {
     isHidden && 'hidden',
     isBaseline && 'baseline',
     isChoice && 'the choice',
-    isFaulty && 'look below',
+    isFaulty && 'problems, see below',
   ].filter((mark) => mark !== false);
   return (
     <div
@@ -67,7 +67,7 @@ export function LaneChip(props: Props) {
               .map((mark) => (
                 <span
                   key={mark}
-                  className={`text-11 whitespace-nowrap ${mark === 'look below' ? 'text-brick' : 'text-plum'}`}
+                  className={`text-11 whitespace-nowrap ${mark === 'problems, see below' ? 'text-brick' : 'text-plum'}`}
                 >
                   {mark}
                 </span>

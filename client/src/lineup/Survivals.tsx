@@ -1,6 +1,6 @@
 import type { SectionSurvival } from '@/api/client';
 import { sayComponentInline } from '@/grid/classes';
-import { countOf } from '@/lib/count';
+import { saySeats } from '@/sketch/seats';
 import { seenOf } from '@/sketch/shortlist';
 import { Swap } from '@/sketch/Swap';
 import { placed, type Sections } from '@/sketch/useSections';
@@ -36,13 +36,15 @@ type LineProps = { one: SectionSurvival; lane: BoardLane; sections: Sections };
 
 function SectionLine({ one, lane, sections }: LineProps) {
   const section = lane.timetable.sections.find((other) => other.number === one.number);
+  const { freeSeats } = one;
+  const capacity = sections.byNumber.get(one.number)?.section.capacity ?? freeSeats;
   return (
     <li className="flex gap-3 border-t border-hair py-1 max-md:flex-col max-md:gap-0">
       <span className="w-[170px] shrink-0 font-strong">
         {one.course} {section && sayComponentInline(section)}
       </span>
-      <span className={`w-[70px] shrink-0 ${one.isAtRisk ? 'font-strong' : 'text-mute'}`}>
-        {one.freeSeats === 0 ? 'full' : countOf(one.freeSeats, 'seat')}
+      <span className={`w-[130px] shrink-0 ${one.isAtRisk ? 'font-strong' : 'text-mute'}`}>
+        {saySeats({ freeSeats, capacity })}
       </span>
       <span className="min-w-0">
         {one.isRegistered ? (

@@ -28,7 +28,7 @@ export function ChangedSections({ sketch, edits }: Props) {
         {goneFrom(sketch).length > 0 ? (
           <LetGo sketch={sketch} edits={edits} />
         ) : (
-          // What is gone must be let go of before anything else can be answered.
+          // What is gone must not be kept before anything else can be answered.
           <Button onClick={edits.readChanges}>I have seen it</Button>
         )}
       </div>
@@ -38,5 +38,5 @@ export function ChangedSections({ sketch, edits }: Props) {
 
 export function LetGo({ sketch, edits }: Props) {
   const numbers = goneFrom(sketch).map((one) => one.number);
-  return <Button onClick={() => edits.change((ask) => letGo(ask, numbers))}>Let go of what is gone</Button>;
+  return <Button onClick={() => edits.change((ask) => letGo(ask, numbers))}>Stop keeping what is gone</Button>;
 }

@@ -8,7 +8,7 @@ export type WishWords = { name: string; lift: string };
 const ofCourse: Record<string, (one: Ask['wanted'][number]) => WishWords> = {
   keep: ({ course, keep }) => ({
     name: `the ${keep.length === 1 ? 'section' : countOf(keep.length, 'section')} you keep of ${course}`,
-    lift: `Let go of what you keep of ${course}`,
+    lift: `Stop keeping sections of ${course}`,
   }),
   ruleOut: ({ course }) => ({
     name: `the sections of ${course} you ruled out`,
@@ -34,7 +34,7 @@ export function sayWish(path: string, ask: Ask, rules: readonly Rule[]): WishWor
   const index = Number(at);
   if (list === 'eitherOr') {
     const courses = ask.eitherOr[index]?.courses.join(' or ') ?? '';
-    return { name: `the either–or of ${courses}`, lift: `Dissolve the either–or of ${courses}` };
+    return { name: `the either–or of ${courses}`, lift: `Take apart the either–or of ${courses}` };
   }
   const wanted = ask.wanted[index];
   if (!wanted) return { name: path, lift: path };

@@ -1,6 +1,7 @@
 import { Dialog as Primitive } from 'radix-ui';
 import { X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
+import { lastFocused } from '@/lib/lastFocus';
 
 type Props = {
   open: boolean;
@@ -12,10 +13,13 @@ type Props = {
   wide?: boolean;
   /** Nothing inside has the focus when it opens: there is more to read than to fill in. */
   isForReading?: boolean;
+  /** It is closed, and the focus is back where it was. */
+  onClosed?: () => void;
   children: ReactNode;
 };
 
-export function Dialog({ open, onOpenChange, title, sheet = false, wide = false, isForReading = false, children }: Props) {
+export function Dialog({ open, onOpenChange, title, sheet = false, wide = false, isForReading = false, onClosed, children }: Props) {
+  const opener = useRef<HTMLElement | null>(null);
   return (
     <Primitive.Root open={open} onOpenChange={onOpenChange}>
       <Primitive.Portal>
@@ -23,9 +27,18 @@ export function Dialog({ open, onOpenChange, title, sheet = false, wide = false,
         <Primitive.Content
           aria-describedby={undefined}
           onOpenAutoFocus={(event) => {
+            opener.current = lastFocused();
             if (!isForReading || !(event.currentTarget instanceof HTMLElement)) return;
             event.preventDefault();
             event.currentTarget.focus();
+          }}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            // What opened it may be gone with what was done; then the place itself is where one goes on.
+            const target = opener.current?.isConnected ? opener.current : document.querySelector<HTMLElement>('main h1');
+            if (target?.tagName === 'H1') target.tabIndex = -1;
+            target?.focus();
+            onClosed?.();
           }}
           onEscapeKeyDown={(event) => {
             // The first Escape is for the open list of a field inside.

@@ -3,6 +3,7 @@ import type { Ask } from '@/api/client';
 import { type GridClass, sayComponent } from '@/grid/classes';
 import { sayCount } from '@/lib/count';
 import { keepInstead, markSection, wantedOf } from '@/sketch/edits';
+import { saySeats } from '@/sketch/seats';
 import { Button } from '@/ui/Button';
 import { sayMeetings } from '@/grid/meetings';
 import { usePlaces } from './usePlaces';
@@ -35,7 +36,7 @@ export function ClassMenu({ pressed, ask, change, onPointSection, onClose }: Pro
     sayMeetings(section),
     [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '').join(', '),
     section.instructors.join(' and '),
-    section.freeSeats === 0 ? 'full' : `${section.freeSeats} of ${section.capacity} seats left`,
+    saySeats(section),
   ].filter((fact) => fact !== '');
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>

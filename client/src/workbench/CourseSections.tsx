@@ -6,6 +6,7 @@ import { countOf, sayCount } from '@/lib/count';
 import { minuteOf } from '@/lib/time';
 import { CourseLimits } from '@/sketch/CourseLimits';
 import { markSections } from '@/sketch/edits';
+import { saySeats } from '@/sketch/seats';
 import { Button } from '@/ui/Button';
 
 type Props = {
@@ -137,7 +138,7 @@ function SectionLine(props: LineProps) {
           <span className="shrink-0 tabular-nums">{sayStanding(standing, timetables)}</span>
         </div>
         <div className="text-mute">
-          {sayMeetings(section)} · {section.freeSeats === 0 ? 'full' : `${section.freeSeats} left`}
+          {sayMeetings(section)} · {saySeats(section)}
         </div>
       </div>
       <div className="flex shrink-0 gap-1">

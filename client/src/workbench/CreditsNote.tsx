@@ -48,7 +48,7 @@ export function CreditsNote({ ask, sections }: { ask: Sketch['ask']; sections: S
           </label>
         ))}
         <p className="mt-1 text-12 text-mute">
-          Only said, not asked for: the rule “Credits” leaves out what does not reach it.
+          This only tells you. To leave out timetables that miss it, add the rule “Credits”.
         </p>
       </Popover>
       {text !== '' && <span className={isBad ? 'text-brick' : 'text-mute'}>, {text}</span>}

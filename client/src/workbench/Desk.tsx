@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import type { Sketch, Term, TimeBlock } from '@/api/client';
+import type { Ask, Sketch, Term, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
 import { tellWeek } from '@/grid/tellWeek';
 import { knownTimetables, sayKnown } from '@/lib/count';
 import { useIsNarrow } from '@/lib/useIsNarrow';
+import { useUndoKeys } from '@/lib/useUndoKeys';
 import { useStable } from '@/lib/useStable';
 import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
 import { rulesOf } from '@/sketch/rules';
@@ -45,6 +46,7 @@ export function Desk({ term, sketch }: Props) {
   const { withPicked, open: openPreview, close: closePreview } = preview;
   const { drawn, draw } = useDrawnHours(ask, withPicked);
   const [without, setWithout] = useState<string | null>(null);
+  const [weighed, setWeighed] = useState<Ask['weights'] | null>(null);
   const [openBlock, setOpenBlock] = useState<TimeBlock | 'new' | null>(null);
   const [openCourse, setOpenCourse] = useState<string | null>(null);
   const [shown, setShown] = useState<Shown | null>(null);
@@ -59,12 +61,11 @@ export function Desk({ term, sketch }: Props) {
   const campusName = useCampusNames();
   const terms = useQuery(termsQuery);
 
-  const asked = useMemo(
-    () =>
-      drawn?.ask ??
-      withPicked(without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without)),
-    [drawn, ask, without, withPicked],
-  );
+  const asked = useMemo(() => {
+    const now =
+      drawn?.ask ?? withPicked(without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without));
+    return weighed ? { ...now, weights: weighed } : now;
+  }, [drawn, ask, without, withPicked, weighed]);
   const walk = useWalk(sketch.id, asked);
   const details = useDetails(asked, !walk.isBehind && walk.answer !== null);
   const edits = useSketchEdits(sketch);
@@ -156,6 +157,7 @@ export function Desk({ term, sketch }: Props) {
     shortlist,
   });
   useShortcuts(actions);
+  useUndoKeys(edits);
 
   const asking = (
     <Asking
@@ -234,6 +236,8 @@ export function Desk({ term, sketch }: Props) {
           closePreview();
         }}
         isDrafting={drawn !== null}
+        weighed={weighed}
+        onWeigh={setWeighed}
         byHand={byHand}
         onByHand={setByHand}
         onFindCourse={goToCourses}

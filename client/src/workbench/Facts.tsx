@@ -14,6 +14,8 @@ type Props = {
   /** The answer or, while timetables are counted anew, what is known of them by now. */
   known: Answer;
   inView: Ranked | null;
+  /** Whether it stands in for one that is being looked for; its number is that of before. */
+  isInViewOld: boolean;
   /** Whether hours are under the pointer: nothing may move then. */
   isDrafting: boolean;
   listed: number;
@@ -126,7 +128,14 @@ export function Facts(props: Props) {
         </div>
         <h1 className="leading-tight">
           <span className="text-24 font-heavy">
-            N° <Jump rank={inView.rank} listed={listed} onGo={onGo} />
+            N°{' '}
+            {props.isInViewOld ? (
+              <span className="text-mute" title="The best is still being looked for; this is the week before.">
+                …
+              </span>
+            ) : (
+              <Jump rank={inView.rank} listed={listed} onGo={onGo} />
+            )}
           </span>{' '}
           <span className="text-14 whitespace-nowrap">
             of {known === answer ? sayShapes(answer) : '… week shapes'}
@@ -208,6 +217,7 @@ function WalkButton({ label, disabled, onClick, children }: WalkButtonProps) {
     <button
       type="button"
       aria-label={label}
+      title={label}
       disabled={disabled}
       onClick={onClick}
       className="-ml-px border border-rule bg-sheet p-1.5 first:rounded-l-[4px] last:rounded-r-[4px] hover:border-ink disabled:cursor-default disabled:text-rule disabled:hover:border-rule"

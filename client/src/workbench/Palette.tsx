@@ -1,4 +1,5 @@
 import { Command } from 'cmdk';
+import { useRef } from 'react';
 import { Dialog } from '@/ui/Dialog';
 import type { Action } from './useShortcuts';
 
@@ -6,8 +7,10 @@ type Props = { actions: readonly Action[]; onClose: () => void };
 
 /** Every action by its name. */
 export function Palette({ actions, onClose }: Props) {
+  const chosen = useRef<Action | null>(null);
   return (
-    <Dialog open onOpenChange={onClose} title="What to do">
+    // What is done may move the focus, which must be back by then.
+    <Dialog open onOpenChange={onClose} onClosed={() => chosen.current?.run()} title="What to do">
       <Command
         label="What to do"
         loop
@@ -28,8 +31,8 @@ export function Palette({ actions, onClose }: Props) {
                 key={action.name}
                 value={action.name}
                 onSelect={() => {
+                  chosen.current = action;
                   onClose();
-                  action.run();
                 }}
                 className="flex cursor-pointer justify-between gap-3 rounded-[3px] px-2 py-1.5 data-[selected=true]:bg-plum-wash"
               >

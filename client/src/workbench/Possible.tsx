@@ -12,6 +12,7 @@ import { Failure, Loading } from '@/ui/States';
 import { Facts } from './Facts';
 import { NoneFound } from './NoneFound';
 import type { ShortlistDesk } from './useShortlist';
+import { useToldWalk } from './useToldWalk';
 import { WhatMatters } from './WhatMatters';
 
 type Props = {
@@ -24,6 +25,9 @@ type Props = {
   /** Changes what the answer in view answers, hours that are only looked at among it. */
   changeAsked: (edit: (ask: Ask) => Ask) => void;
   isDrafting: boolean;
+  /** Weights that are being moved; null while none is. */
+  weighed: Ask['weights'] | null;
+  onWeigh: (weights: Ask['weights'] | null) => void;
   byHand: boolean;
   onByHand: (byHand: boolean) => void;
   onFindCourse: () => void;
@@ -42,12 +46,13 @@ type Props = {
 export function Possible(props: Props) {
   const { sketch, walk, ask, rules, edits, isDrafting, byHand, told, grid, reel } = props;
   const { answer, inView } = walk;
+  const toldWalk = useToldWalk(walk);
 
   if (!answer)
     return walk.problem && goneFrom(sketch).length > 0 ? (
       <main className="flex flex-1">
         <Message title="A section you keep is gone from the catalogue." heading="h1">
-          <p>No timetable can hold it. Let go of it, and the others are shown.</p>
+          <p>No timetable can have it. Stop keeping it, and the others are shown.</p>
           <LetGo sketch={sketch} edits={edits} />
         </Message>
       </main>
@@ -70,6 +75,7 @@ export function Possible(props: Props) {
           known={walk.known ?? answer}
           isDrafting={isDrafting}
           inView={inView}
+          isInViewOld={walk.isInViewOld}
           listed={walk.listed}
           isSureOfBest={walk.isSureOfBest}
           alike={walk.alike}
@@ -109,11 +115,13 @@ export function Possible(props: Props) {
           </div>
         ) : (
           <>
-            <div className="flex w-[236px] shrink-0 flex-col border-r border-rule px-3.5 py-2.5 max-md:h-[190px] max-md:w-auto max-md:border-r-0 max-md:border-b">
-              <WhatMatters weights={sketch.ask.weights} change={edits.change} />
-              <Button className="mt-1.5 self-start" onClick={props.onSheet}>
-                Lay all out
-              </Button>
+            <div className="w-[316px] shrink-0 border-r border-rule px-3 py-1 max-md:w-auto max-md:border-r-0 max-md:border-b">
+              <WhatMatters
+                weights={props.weighed ?? sketch.ask.weights}
+                onWeigh={props.onWeigh}
+                change={edits.change}
+                onSheet={props.onSheet}
+              />
             </div>
             <div className="flex min-w-0 flex-1 max-md:h-[190px] max-md:flex-none">{reel}</div>
           </>
@@ -124,8 +132,9 @@ export function Possible(props: Props) {
           ? ''
           : tellCount(answer)}
       </p>
-      <p className="sr-only">
-        {told}
+      <p className="sr-only">{told}</p>
+      <p aria-live="polite" className="sr-only">
+        {toldWalk}
       </p>
     </main>
   );

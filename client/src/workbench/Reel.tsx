@@ -1,11 +1,11 @@
-import { useQueries } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Ask, Ranked } from '@/api/client';
-import { pageSize, shapesQuery } from '@/api/answerQueries';
 import type { Axis } from '@/grid/axis';
 import { type Sections } from '@/sketch/useSections';
+import { Button } from '@/ui/Button';
 import { ShapeCard } from './ShapeCard';
+import { useShapes } from './useShapes';
 
 const cardWidth = 166;
 
@@ -36,7 +36,7 @@ export function Reel({ ask, listed, inView, sections, axis, weekCount, onGo, onL
     scrollPaddingEnd: 12,
   });
   const cards = virtual.getVirtualItems();
-  const shapes = useShapes(
+  const { shapes, problem, retry } = useShapes(
     ask,
     cards.map((card) => card.index),
   );
@@ -47,6 +47,12 @@ export function Reel({ ask, listed, inView, sections, axis, weekCount, onGo, onL
 
   return (
     <section aria-label="Week shapes" className="relative min-w-0 flex-1">
+      {problem && (
+        <div role="alert" className="absolute inset-x-3 top-2 z-10 flex items-center gap-3 border border-brick bg-sheet px-3 py-1 text-12">
+          <p className="min-w-0 flex-1">Not all week shapes could be fetched. {problem.message}</p>
+          <Button onClick={retry}>Try again</Button>
+        </div>
+      )}
       <div ref={scroller} tabIndex={-1} className="h-full overflow-x-auto overflow-y-hidden">
         <ul className="relative h-full" style={{ width: virtual.getTotalSize() }}>
           {cards.map((card) => (
@@ -72,20 +78,4 @@ export function Reel({ ask, listed, inView, sections, axis, weekCount, onGo, onL
       </div>
     </section>
   );
-}
-
-/** The week shapes at some places; while those of a newer ask are on their way, the ones before stand there. */
-export function useShapes(ask: Ask, places: readonly number[]): ReadonlyMap<number, Ranked> {
-  const pages = [...new Set(places.map((place) => Math.floor(place / pageSize)))];
-  const loaded = useQueries({
-    queries: pages.map((page) => shapesQuery(ask, page)),
-    combine: (results) => results.map((result) => result.data),
-  });
-  const shapes = useMemo(
-    () => new Map(loaded.flatMap((page) => page?.timetables.map((one) => [one.rank - 1, one] as const) ?? [])),
-    [loaded],
-  );
-  const [before, setBefore] = useState(shapes);
-  if (shapes.size > 0 && shapes !== before) setBefore(shapes);
-  return shapes.size > 0 ? shapes : before;
 }

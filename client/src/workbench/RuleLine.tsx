@@ -76,10 +76,10 @@ function Sign({ rule }: { rule: Rule }) {
   );
 }
 
-/** What lifting the rule would add. */
+/** How many timetables there would be more without the rule. */
 function Cost({ cost }: { cost: string | null }) {
   if (cost === null) return <span className="w-8 shrink-0" />;
-  if (cost === 'soft') return <span className="shrink-0 text-12 text-mute">soft</span>;
+  if (cost === 'soft') return <span className="shrink-0 text-12 text-mute">only a wish</span>;
   const isFree = cost === '0';
   return (
     <span

@@ -79,7 +79,7 @@ export function RuleList({ sketch, edits, costs, onOpenBlock, onCalendar }: Prop
 
   return (
     <>
-      <Heading name="Hours" aside={costs ? 'lifting it adds' : ''} />
+      <Heading name="Hours" aside={costs ? 'timetables gained without it' : ''} />
       <ul aria-label="Hours and breaks">{groups.hours.map(line)}</ul>
       {groups.hours.length === 0 && (
         <p className="pt-1 text-12 text-mute">

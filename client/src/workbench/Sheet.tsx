@@ -7,11 +7,13 @@ import type { Axis } from '@/grid/axis';
 import { countOf, sayCount, sayLeast } from '@/lib/count';
 import { type Day, days, fullDay, shortDay } from '@/lib/days';
 import { minuteOf } from '@/lib/time';
+import { isSame } from '@/saving/merge';
 import { placed, type Sections } from '@/sketch/useSections';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { useShapes } from './Reel';
+import { Select } from '@/ui/Select';
 import { ShapeCard } from './ShapeCard';
+import { useAllShapes, useShapes } from './useShapes';
 
 const cardWidth = 166;
 const cardHeight = 178;
@@ -39,21 +41,31 @@ export function Sheet(props: Props) {
   const { ask, listed, answer, inView, sections, axis, weekCount, onGo, onLookAlikes, onClose } = props;
   const [facts, setFacts] = useState(anything);
   const [isSpread, setSpread] = useState(false);
-  const all = useShapes(ask, Array.from({ length: Math.ceil(listed / 50) }, (_, page) => page * 50));
+  const isFiltered = !isSame(facts, anything);
+  const looked = useAllShapes(ask, listed, isFiltered && !isSpread);
   const spread = useQuery({ ...spreadQuery(ask, mostDifferent), enabled: isSpread });
-  const source = isSpread ? (spread.data ?? []) : [...all.values()].sort((a, b) => a.rank - b.rank);
-  const shown = source.filter((one) => suits(one, facts, sections));
-  const isLoading = isSpread ? spread.isPending : all.size < listed;
+  const source = isSpread ? (spread.data ?? []) : looked.all;
+  // Where nothing is filtered all are shown, and only those in view are fetched.
+  const found = isFiltered || isSpread ? source.filter((one) => suits(one, facts, sections)) : null;
+  const isLoading = isSpread ? spread.isPending : isFiltered && !looked.isWhole;
 
   const scroller = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
   const columns = Math.max(1, Math.floor(width / cardWidth));
   const virtual = useVirtualizer({
-    count: Math.ceil(shown.length / columns),
+    count: Math.ceil((found?.length ?? listed) / columns),
     getScrollElement: () => scroller.current,
     estimateSize: () => cardHeight,
     overscan: 3,
   });
+  const rows = virtual.getVirtualItems();
+  const inRow = (row: number) => {
+    const first = row * columns;
+    return Array.from({ length: Math.min(columns, (found?.length ?? listed) - first) }, (_, i) => first + i);
+  };
+  const { shapes, ...fetched } = useShapes(ask, found ? [] : rows.flatMap((row) => inRow(row.index)));
+  const problem = isSpread ? spread.error : isFiltered ? looked.problem : fetched.problem;
+  const retry = isSpread ? () => void spread.refetch() : isFiltered ? looked.retry : fetched.retry;
 
   return (
     <Dialog open onOpenChange={onClose} title="All week shapes" wide>
@@ -97,9 +109,19 @@ export function Sheet(props: Props) {
             Most different
           </Button>
           <p role="status" className="ml-auto text-mute">
-            {isLoading ? 'Loading' : sayShown(shown.length, source.length, listed, answer, isSpread)}
+            {isLoading && !problem
+              ? isSpread
+                ? 'Loading'
+                : `${sayCount(found?.length ?? 0)} found; ${sayCount(looked.all.length)} of ${sayCount(listed)} looked at`
+              : sayShown(found?.length ?? listed, isSpread ? source.length : listed, listed, answer, isSpread)}
           </p>
         </div>
+        {problem && (
+          <div role="alert" className="flex items-center gap-3 border-b border-brick px-1 py-1.5 text-12">
+            <p className="min-w-0 flex-1">Not all week shapes could be fetched. {problem.message}</p>
+            <Button onClick={retry}>Try again</Button>
+          </div>
+        )}
         <div
           ref={(element) => {
             scroller.current = element;
@@ -107,7 +129,7 @@ export function Sheet(props: Props) {
           }}
           className="min-h-0 flex-1 overflow-y-auto pt-2"
         >
-          {!isLoading && shown.length === 0 && (
+          {!isLoading && found?.length === 0 && (
             <div className="py-8 text-center text-mute">
               <p>No listed week shape has all of this.</p>
               <Button look="quiet" onClick={() => setFacts(anything)}>
@@ -116,30 +138,34 @@ export function Sheet(props: Props) {
             </div>
           )}
           <div className="relative" style={{ height: virtual.getTotalSize() }}>
-            {virtual.getVirtualItems().map((row) => (
+            {rows.map((row) => (
               <ul
                 key={row.key}
                 className="absolute inset-x-0 flex gap-2"
                 style={{ height: cardHeight - 9, transform: `translateY(${row.start}px)` }}
               >
-                {shown.slice(row.index * columns, (row.index + 1) * columns).map((one) => (
-                  <li key={one.rank} style={{ width: cardWidth - 9 }}>
-                    <ShapeCard
-                      place={one.rank - 1}
-                      shape={one}
-                      isInView={one.rank === inView?.rank}
-                      weights={ask.weights}
-                      sections={sections}
-                      axis={axis}
-                      weekCount={weekCount}
-                      onGo={(place) => {
-                        onGo(place);
-                        onClose();
-                      }}
-                      onLookAlikes={onLookAlikes}
-                    />
-                  </li>
-                ))}
+                {inRow(row.index).map((at) => {
+                  const one = found ? found[at]! : (shapes.get(at) ?? null);
+                  const place = one ? one.rank - 1 : at;
+                  return (
+                    <li key={place} style={{ width: cardWidth - 9 }}>
+                      <ShapeCard
+                        place={place}
+                        shape={one}
+                        isInView={place + 1 === inView?.rank}
+                        weights={ask.weights}
+                        sections={sections}
+                        axis={axis}
+                        weekCount={weekCount}
+                        onGo={(to) => {
+                          onGo(to);
+                          onClose();
+                        }}
+                        onLookAlikes={onLookAlikes}
+                      />
+                    </li>
+                  );
+                })}
               </ul>
             ))}
           </div>
@@ -181,22 +207,6 @@ type PickProps = {
   onChange: (value: string) => void;
 };
 
-function Pick({ label, value, choices, onChange }: PickProps) {
-  return (
-    <label className="flex items-center gap-1.5 text-mute">
-      {label}
-      <select
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        className="rounded-[3px] border border-rule bg-sheet px-1 py-0.5 text-ink"
-      >
-        <option value="">any</option>
-        {choices.map((choice) => (
-          <option key={choice.value} value={choice.value}>
-            {choice.label}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
+function Pick({ choices, ...rest }: PickProps) {
+  return <Select {...rest} choices={[{ value: '', label: 'any' }, ...choices]} />;
 }

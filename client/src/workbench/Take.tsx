@@ -1,4 +1,5 @@
 import type { Ask } from '@/api/client';
+import { Select } from '@/ui/Select';
 
 type EitherOr = Ask['eitherOr'][number];
 
@@ -7,18 +8,13 @@ export function Take({ choice, onChange }: { choice: EitherOr; onChange: (take: 
   const { min, max } = choice.take;
   const numbers = Array.from({ length: choice.courses.length + 1 }, (_, i) => i);
   const pick = (label: string, value: number, from: readonly number[], onPick: (value: number) => void) => (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={(event) => onPick(Number(event.target.value))}
-      className="rounded-[3px] border border-rule bg-sheet px-1"
-    >
-      {from.map((number) => (
-        <option key={number} value={number}>
-          {number}
-        </option>
-      ))}
-    </select>
+    <Select
+      label={label}
+      isLabelHidden
+      value={String(value)}
+      choices={from.map((number) => ({ value: String(number), label: String(number) }))}
+      onChange={(chosen) => onPick(Number(chosen))}
+    />
   );
   return (
     <div className="mt-1 flex items-center gap-1.5 text-12 text-mute" role="group" aria-label={`Either–or of ${choice.courses.join(', ')}`}>

@@ -1,70 +1,77 @@
-import { useId, useState } from 'react';
+import { type SyntheticEvent, useId, useState } from 'react';
 import type { TimeBlock } from '@/api/client';
-import { readBlock } from './readBlocks';
+import { sayBlock } from '@/grid/blocks';
+import { readBlocks } from './readBlocks';
 
-/** Lines that are taken from one paste. */
-const mostLines = 100;
+const mostShown = 8;
 
-/** Hours typed in one line: "tue thu 8-12 shift". */
+/** Hours typed in words, one after the other: "tue thu 8-12 shift; fri 9-11". What will be taken stands under the field. */
 export function TypeHours({ onAdd }: { onAdd: (blocks: readonly TimeBlock[]) => void }) {
   const id = useId();
   const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  /** Several lines at once are all taken, or none with the line that is wrong. */
-  const paste = (lines: readonly string[]) => {
-    const blocks: TimeBlock[] = [];
-    for (const [i, line] of lines.entries()) {
-      const read = readBlock(line);
-      if ('problem' in read) {
-        setProblem(`Line ${i + 1}, “${line.slice(0, 40)}”: ${read.problem}`);
-        return;
-      }
-      blocks.push(read.block);
+  const [isTold, setTold] = useState(false);
+  const lines = readBlocks(typed);
+  const blocks = lines.flatMap(({ line }) => ('block' in line ? [line.block] : []));
+  const isWhole = blocks.length === lines.length;
+
+  /** All are taken, or none with the part that is wrong. */
+  const submit = (event: SyntheticEvent) => {
+    event.preventDefault();
+    if (!isWhole || lines.length === 0) {
+      setTold(lines.length > 0);
+      return;
     }
     onAdd(blocks);
-    setProblem(null);
+    setTyped('');
+    setTold(false);
   };
+
   return (
-    <form
-      className="py-1.5"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (typed.trim() === '') return;
-        const read = readBlock(typed);
-        if ('problem' in read) setProblem(read.problem);
-        else {
-          onAdd([read.block]);
-          setTyped('');
-          setProblem(null);
-        }
-      }}
-    >
+    <form className="py-1.5" onSubmit={submit}>
       <input
         value={typed}
         onChange={(event) => {
           setTyped(event.target.value);
-          setProblem(null);
+          setTold(false);
         }}
         onPaste={(event) => {
-          const lines = event.clipboardData
-            .getData('text')
-            .split(/\r?\n/)
-            .map((line) => line.trim())
-            .filter((line) => line !== '');
-          if (lines.length < 2) return;
+          // A field of one line would run the lines of what is pasted together.
+          const text = event.clipboardData.getData('text');
+          if (!/[\r\n]/.test(text.trim())) return;
           event.preventDefault();
-          paste(lines.slice(0, mostLines));
+          setTyped((now) => [now, ...text.split(/[\r\n]+/)].map((part) => part.trim()).filter((part) => part !== '').join('; '));
+          setTold(false);
         }}
-        maxLength={200}
+        maxLength={4000}
         aria-label="Type hours you can’t"
-        aria-invalid={problem !== null}
+        aria-invalid={isTold && !isWhole}
         aria-describedby={id}
-        placeholder="Type hours: tue thu 8-12 shift"
+        placeholder="Type hours: tue thu 8-12 shift; fri 9-11"
         className="w-full rounded-[4px] border border-rule bg-sheet px-2.5 py-1 text-12 placeholder:text-mute focus:border-plum aria-invalid:border-brick"
       />
-      <p id={id} role={problem ? 'alert' : undefined} className="text-12 text-brick">
-        {problem}
-      </p>
+      <div id={id} role={isTold && !isWhole ? 'alert' : 'status'} className="text-12">
+        {lines.length > 0 && (
+          <>
+            <ul className="mt-1">
+              {lines.slice(0, mostShown).map(({ part, line }, i) => (
+                <li key={i} className="break-words">
+                  {'block' in line ? (
+                    <>
+                      {line.block.strength === 'cannot' ? 'Can’t' : 'Rather not'}: {sayBlock(line.block)}
+                    </>
+                  ) : (
+                    <span className={isTold ? 'text-brick' : 'text-mute'}>
+                      “{part.slice(0, 40)}”: {line.problem}
+                    </span>
+                  )}
+                </li>
+              ))}
+            </ul>
+            {lines.length > mostShown && <p className="text-mute">and {lines.length - mostShown} more</p>}
+            {isWhole && <p className="text-mute">Enter takes {lines.length === 1 ? 'it' : `all ${lines.length}`}.</p>}
+          </>
+        )}
+      </div>
     </form>
   );
 }

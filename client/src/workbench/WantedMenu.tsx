@@ -27,7 +27,7 @@ export function WantedMenu({ wanted, ask, change }: Props) {
         <button
           type="button"
           aria-label={`${id}: ${choice ? 'one of several' : sayRole(wanted.role)}. Change`}
-          className="flex shrink-0 items-center gap-0.5 border-b border-dotted border-mute text-12 font-strong whitespace-nowrap"
+          className="-my-0.5 flex min-h-6 shrink-0 items-center gap-0.5 text-12 font-strong whitespace-nowrap underline decoration-mute decoration-dotted underline-offset-3"
         >
           {choice ? 'Either–or' : sayRole(wanted.role)}
           <ChevronDown size={12} aria-hidden="true" />

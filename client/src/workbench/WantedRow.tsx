@@ -55,6 +55,7 @@ export const WantedRow = memo(function WantedRow(props: Props) {
   const choice = eitherOrOf(ask, id);
   const isAside = (wanted.role === 'setAside' && !choice) || isWithout;
   const campusName = useCampusNames();
+  const limits = sayLimits(ask, wanted, course, campusName).join(' · ');
 
   const keyDown = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey) return;
@@ -112,11 +113,11 @@ export const WantedRow = memo(function WantedRow(props: Props) {
       onDragLeave={() => setDrop(null)}
       onDrop={dropped}
       data-course={id}
-      className={`border-b border-hair py-1.5 ${edge}`}
+      className={`border-b border-hair py-1 ${edge}`}
     >
-      <div className="flex gap-2.5">
+      <div className="flex gap-2">
         <span
-          className={`flex size-7 shrink-0 cursor-grab items-center justify-center rounded-[3px] text-12 font-strong text-on-course ${isAside ? 'opacity-45' : ''}`}
+          className={`mt-0.5 flex size-6 shrink-0 cursor-grab items-center justify-center rounded-[3px] text-12 font-strong text-on-course ${isAside ? 'opacity-45' : ''}`}
           style={{ backgroundColor: colourOf(colour) }}
           title="Drag to reorder; drop on another course for one of the two"
           aria-hidden="true"
@@ -124,16 +125,17 @@ export const WantedRow = memo(function WantedRow(props: Props) {
           {markOf(id)}
         </span>
         <div className="min-w-0 flex-1">
-          <div className="flex items-start gap-2">
+          <div className="flex items-start gap-1">
             <button
               type="button"
+              title={course && `${id} ${course.title}`}
               aria-expanded={isOpen}
               aria-keyshortcuts="1 2 3 Delete Alt+ArrowUp Alt+ArrowDown W"
               onClick={() => onOpen(isOpen ? null : id)}
               onKeyDown={keyDown}
               onKeyUp={(event) => event.key === 'w' && onWithout(null)}
               onBlur={() => isWithout && onWithout(null)}
-              className={`min-w-0 flex-1 text-left leading-snug hover:text-plum ${isAside ? 'text-mute' : ''}`}
+              className={`min-w-0 flex-1 truncate text-left leading-snug hover:text-plum focus-visible:whitespace-normal ${isAside ? 'text-mute' : ''}`}
             >
               <span className="font-heavy">{id}</span> {course?.title}
             </button>
@@ -143,23 +145,23 @@ export const WantedRow = memo(function WantedRow(props: Props) {
               title="Without this course for a moment"
               aria-pressed={isWithout}
               onClick={() => onWithout(isWithout ? null : id)}
-              className="shrink-0 rounded-[3px] p-0.5 text-mute hover:text-ink aria-pressed:bg-ink aria-pressed:text-sheet"
+              className="-my-0.5 flex size-6 shrink-0 items-center justify-center rounded-[3px] text-mute hover:text-ink aria-pressed:bg-ink aria-pressed:text-sheet"
             >
               <EyeOff size={13} aria-hidden="true" />
             </button>
             <WantedMenu wanted={wanted} ask={ask} change={change} />
           </div>
-          <div className="flex justify-between gap-2 text-12 text-mute">
-            <span>
+          <div className="-mt-px flex justify-between gap-2 text-12 leading-tight text-mute">
+            <span className="min-w-0 truncate">
               <WantedFacts {...props} isAside={isAside} />
             </span>
             <span className="shrink-0">{course && sayCredits(course.minCredits, course.maxCredits)}</span>
           </div>
-          {sayLimits(ask, wanted, course, campusName).map((limit) => (
-            <div key={limit} className="text-12 text-mute">
-              {limit}
+          {limits !== '' && (
+            <div title={limits} className="truncate text-12 leading-tight text-mute">
+              {limits}
             </div>
-          ))}
+          )}
           {choice?.courses[0] === id && (
             <Take choice={choice} onChange={(take) => change((now) => setTake(now, id, take))} />
           )}

@@ -1,6 +1,8 @@
 import { memo } from 'react';
 import type { Term } from '@/api/client';
-import { mondayOf, sayDate, weekHasClass } from './termDates';
+import { daysBetween, sayDate } from '@/lib/dates';
+import { DateField } from '@/ui/DateField';
+import { mondayOf, weekHasClass } from './termDates';
 
 type Props = { term: Term; week: number | null; onWeek: (week: number | null) => void };
 
@@ -24,28 +26,20 @@ export const WeekStrip = memo(function WeekStrip({ term, week, onWeek }: Props) 
               aria-label={`Week ${one}, from ${sayDate(mondayOf(term, one))}${free ? ', no class' : ''}`}
               title={`Week ${one}, from ${sayDate(mondayOf(term, one))}${free ? ': no class' : ''}`}
               onClick={() => onWeek(week === one ? null : one)}
-              className={`h-4 w-[15px] rounded-[2px] text-11 leading-none ${isOn ? 'bg-plum text-on-plum' : 'bg-rule/60 text-ink'} ${free ? 'opacity-45' : ''}`}
+              className={`size-6 rounded-[2px] text-11 leading-none ${isOn ? 'bg-plum text-on-plum' : 'bg-rule/60 text-ink'} ${free ? 'opacity-45' : ''}`}
             >
-              {week === one ? one : ''}
+              {one}
             </button>
           );
         })}
       </div>
-      <label className="flex items-center gap-1.5 text-mute">
-        <span className="sr-only">Week of a date</span>
-        <input
-          type="date"
-          min={term.firstMonday}
-          max={term.end}
-          value={week === null ? '' : mondayOf(term, week)}
-          onChange={(event) => {
-            const days = (Date.parse(event.target.value) - Date.parse(term.firstMonday)) / 86_400_000;
-            const chosen = Math.floor(days / 7) + 1;
-            if (chosen >= 1 && chosen <= term.weeks) onWeek(chosen);
-          }}
-          className="rounded-[3px] border border-rule bg-sheet px-1 text-ink"
-        />
-      </label>
+      <DateField
+        label="Week of a date"
+        value={week === null ? null : mondayOf(term, week)}
+        first={term.firstMonday}
+        last={term.end}
+        onChange={(date) => onWeek(Math.floor(daysBetween(term.firstMonday, date) / 7) + 1)}
+      />
       {week === null ? (
         <span className="text-mute">all weeks at once</span>
       ) : (

@@ -1,12 +1,24 @@
+import { LayoutGrid } from 'lucide-react';
+import { useState } from 'react';
 import type { Ask } from '@/api/client';
+import { isSame } from '@/saving/merge';
 import { setWeights } from '@/sketch/edits';
-import { Menu, MenuItem } from '@/ui/Menu';
+import { Fader } from '@/ui/Fader';
+import { IconButton } from '@/ui/IconButton';
+import { Select } from '@/ui/Select';
 import { startingPoints } from './startingPoints';
 
 type Weights = Ask['weights'];
-type Props = { weights: Weights; change: (edit: (ask: Ask) => Ask) => void };
+type Props = {
+  weights: Weights;
+  /** Orders what is possible by other weights without saving them; null ends it. */
+  onWeigh: (weights: Weights | null) => void;
+  change: (edit: (ask: Ask) => Ask) => void;
+  /** Lays all week shapes out. */
+  onSheet: () => void;
+};
 
-const sliders: { weight: keyof Weights; label: string }[] = [
+const faders: { weight: keyof Weights; label: string }[] = [
   { weight: 'classDays', label: 'Fewer days' },
   { weight: 'idle', label: 'Less idle time' },
   { weight: 'laterStart', label: 'Later start' },
@@ -14,51 +26,55 @@ const sliders: { weight: keyof Weights; label: string }[] = [
   { weight: 'stretch', label: 'Shorter stretches' },
   { weight: 'moves', label: 'Fewer moves' },
   { weight: 'soft', label: 'Rather-not hours' },
-  { weight: 'breaksMissed', label: 'Soft breaks' },
+  { weight: 'breaksMissed', label: 'Wished breaks' },
   { weight: 'seats', label: 'Seats to spare' },
   { weight: 'away', label: 'Preferred campus' },
   { weight: 'wanted', label: 'More courses' },
 ];
 
+/** Those in use first. */
+const inOrder = (weights: Weights) => faders.toSorted((a, b) => Number(weights[b.weight] > 0) - Number(weights[a.weight] > 0));
+
 /** The student's weights; the order of all timetables follows them. */
-export function WhatMatters({ weights, change }: Props) {
-  const current = startingPoints.find((start) => JSON.stringify(sorted(start.weights)) === JSON.stringify(sorted(weights)));
+export function WhatMatters({ weights, onWeigh, change, onSheet }: Props) {
+  const current = startingPoints.find((start) => isSame(sorted(start.weights), sorted(weights)));
+  // They stay where they are while they are moved; another starting point puts those it uses first.
+  const [order, setOrder] = useState(() => inOrder(weights));
+  const start = (name: string) => {
+    const chosen = startingPoints.find((one) => one.name === name);
+    if (!chosen) return;
+    setOrder(inOrder(chosen.weights));
+    change((now) => setWeights(now, chosen.weights));
+  };
   return (
     <section aria-label="What matters" className="flex min-h-0 flex-col">
-      <div className="flex items-baseline justify-between gap-2 text-12">
-        <h2 className="font-heavy">What matters</h2>
-        <Menu
-          align="start"
-          trigger={
-            <button type="button" className="border-b border-dotted border-mute font-strong whitespace-nowrap">
-              {current?.name ?? 'My own'}
-            </button>
-          }
-        >
-          {startingPoints.map((start) => (
-            <MenuItem key={start.name} onSelect={() => change((now) => setWeights(now, start.weights))}>
-              {start.name}
-            </MenuItem>
-          ))}
-        </Menu>
+      <div className="flex items-center justify-between gap-2">
+        <h2 className="text-12 font-heavy">What matters</h2>
+        <Select
+          label="What matters, start from"
+          isLabelHidden
+          value={current?.name ?? null}
+          none="My own"
+          choices={startingPoints.map(({ name }) => ({ value: name, label: name }))}
+          onChange={start}
+          className="mr-auto"
+        />
+        <IconButton label="Lay all out" onClick={onSheet}>
+          <LayoutGrid size={15} aria-hidden="true" />
+        </IconButton>
       </div>
-      <div className="mt-1 min-h-0 flex-1 overflow-y-auto pr-1">
-        {sliders.map(({ weight, label }) => (
-          <label key={weight} className="flex items-center gap-2 py-[3px] text-12">
-            <span className="w-[104px] shrink-0 truncate">{label}</span>
-            <input
-              type="range"
-              min={0}
-              max={100}
-              step={5}
-              value={weights[weight]}
-              onChange={(event) => {
-                const value = event.target.valueAsNumber;
-                change((now) => setWeights(now, { [weight]: value }));
-              }}
-              className="slider min-w-0 flex-1"
-            />
-          </label>
+      <div className="mt-1 grid grid-cols-2 gap-px">
+        {order.map(({ weight, label }) => (
+          <Fader
+            key={weight}
+            label={label}
+            value={weights[weight]}
+            onMove={(value) => onWeigh({ ...weights, [weight]: value })}
+            onRest={(value) => {
+              change((now) => setWeights(now, { [weight]: value }));
+              onWeigh(null);
+            }}
+          />
         ))}
       </div>
     </section>

@@ -12,12 +12,25 @@ const aliases: Record<string, readonly Day[]> = {
   weekend: days.slice(5),
 };
 
+/** The most hours that are read at once. */
+const mostRead = 100;
+
+/** Reads several hours, apart from each other by `;` or line ends: each part, and what it says. */
+export function readBlocks(typed: string): { part: string; line: ReadLine }[] {
+  return typed
+    .split(/[;\r\n]+/)
+    .map((part) => part.trim())
+    .filter((part) => part !== '')
+    .slice(0, mostRead)
+    .map((part) => ({ part, line: readBlock(part) }));
+}
+
 /** Reads "tue thu 8-12 shift", "Mon–Fri 18:00 to 20 rather not": days, hours, and then what it is. */
 export function readBlock(typed: string): ReadLine {
   const soft = /\brather not\b/i.test(typed);
   const words = typed
     .replace(/\brather not\b|\bcan[’']?t\b/gi, ' ')
-    .replace(/[,;]/g, ' ')
+    .replaceAll(',', ' ')
     .replace(/\s*[–—-]\s*|\s+(?:to|until)\s+/gi, '-')
     .trim()
     .split(/\s+/);

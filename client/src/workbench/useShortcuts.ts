@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
-import { takesText } from '@/lib/keys';
+import { takesKeys } from '@/lib/keys';
+import { areSingleKeysOn } from '@/lib/singleKeys';
 
 /** What can be done on the Workbench: by a key, from the palette, or both. */
 export type Action = {
@@ -37,7 +38,8 @@ export function useShortcuts(actions: readonly Action[]): void {
     const down = (event: KeyboardEvent) => {
       if (event.defaultPrevented || event.altKey || inDialog(event.target)) return;
       const pressed = nameOf(event);
-      if (takesText(event.target) && pressed !== 'ctrl+k') return;
+      if (takesKeys(event.target) && pressed !== 'ctrl+k') return;
+      if (event.key.length === 1 && !pressed.startsWith('ctrl+') && !areSingleKeysOn()) return;
       const action = latest.current.find((one) => one.on?.includes(pressed));
       if (!action) return;
       if (!action.isTyped || event.key.length > 1 || !/\d/.test(event.key)) event.preventDefault();

@@ -1,0 +1,26 @@
+import { useMemo, useState } from 'react';
+import { useRested } from '@/lib/useRested';
+import { factsOf } from '@/sketch/facts';
+import type { Walk } from '@/sketch/useWalk';
+
+/** How long one stays at a week shape until it is told: a key that is held walks on, and says nothing. */
+const restMs = 400;
+
+const mostFacts = 3;
+
+/** What is told to who walks and does not see: the number of the week shape, its days and hours. */
+export function useToldWalk({ ask, inView, isInViewOld }: Walk): string {
+  const text =
+    inView && !isInViewOld
+      ? `N° ${inView.rank}: ${factsOf(inView)
+          .slice(0, mostFacts)
+          .map(({ value, name }) => `${value} ${name}`)
+          .join(', ')}`
+      : '';
+  const now = useMemo(() => ({ ask, text }), [ask, text]);
+  const rested = useRested(now, restMs);
+  const [last, setLast] = useState({ of: rested, told: '' });
+  // The first one of another ask is told with its count.
+  if (last.of !== rested) setLast({ of: rested, told: rested.ask === last.of.ask ? rested.text : '' });
+  return last.told;
+}
