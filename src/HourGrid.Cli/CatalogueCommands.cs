@@ -1,4 +1,5 @@
 using System.CommandLine;
+using System.Data.Common;
 using System.Globalization;
 using HourGrid.Core.Catalogue;
 using HourGrid.Data.Catalogue;
@@ -72,7 +73,7 @@ internal static class CatalogueCommands
             await Console.Error.WriteLineAsync($"hg import: {problem.Message} Nothing was changed.");
             return InputFile.WrongInput;
         }
-        catch (DbUpdateException problem)
+        catch (Exception problem) when (problem is DbUpdateException or DbException)
         {
             await Console.Error.WriteLineAsync(
                 $"hg import: the catalogue cannot be kept: {problem.InnerException?.Message ?? problem.Message} Nothing was changed."

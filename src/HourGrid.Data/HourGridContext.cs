@@ -10,6 +10,7 @@ namespace HourGrid.Data;
 public sealed class HourGridContext(DbContextOptions<HourGridContext> options) : DbContext(options)
 {
     public DbSet<CatalogueRow> Catalogue => Set<CatalogueRow>();
+    public DbSet<SubjectRow> Subjects => Set<SubjectRow>();
     public DbSet<CampusRow> Campuses => Set<CampusRow>();
     public DbSet<TravelRow> Travel => Set<TravelRow>();
     public DbSet<TermRow> Terms => Set<TermRow>();

@@ -1,4 +1,5 @@
 using HourGrid.Data.Catalogue;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Tests;
@@ -47,11 +48,15 @@ public sealed class CatalogueStorageTests : IDisposable
     public async Task A_failed_import_leaves_nothing_behind()
     {
         var sample = TestDatabase.Sample();
-        var broken = sample with { Courses = [.. sample.Courses, sample.Courses[0] with { Id = new("TWICE 1") }] };
+        var nowhere = sample.Courses[0].Sections[0] with { Campus = new("NOWHERE"), Number = new("99999") };
+        var broken = sample with
+        {
+            Courses = [.. sample.Courses, sample.Courses[0] with { Id = new("LAST 1"), Sections = [nowhere] }],
+        };
         await using (var database = Open())
         {
             await DatabaseFile.PrepareAsync(database);
-            await Assert.ThrowsAsync<DbUpdateException>(() =>
+            await Assert.ThrowsAsync<SqliteException>(() =>
                 CatalogueImport.ImportFirstAsync(database, broken, Now)
             );
         }

@@ -97,7 +97,7 @@ internal sealed class PlainSearch
 
     private static IEnumerable<string> CampusesOf(JsonNode section, JsonNode[] meetings)
     {
-        if (section["campus"] is { } campus)
+        if (section["campus"] is { } campus && Text(section, "mode") is not ("online" or "onlineLive"))
             yield return campus.GetValue<string>();
         foreach (var meeting in meetings)
             if (Text(meeting, "campus") is { Length: > 0 } its)

@@ -7,6 +7,7 @@ import { sayCreditRange } from './narrowing';
 import { Failure, Loading } from '@/ui/States';
 import { CourseActions } from './CourseActions';
 import { CourseLimits } from '@/sketch/CourseLimits';
+import { useSubjectNames } from '@/sketch/useSubjectNames';
 import { SeatsAge } from './SeatsAge';
 import { SectionSet } from './SectionSet';
 import { SmallGrid } from './SmallGrid';
@@ -16,11 +17,14 @@ type Props = {
   id: string;
   sketch: Sketch;
   change: (edit: (ask: Ask) => Ask) => void;
+  /** Lists all that a subject offers. */
+  onSubject: (code: string) => void;
 };
 
 /** Everything about one course, and what the sketch wants of it. */
-export function CoursePanel({ term, id, sketch, change }: Props) {
+export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
   const { ask } = sketch;
+  const subjectName = useSubjectNames();
   const course = useQuery(courseQuery(term.id, id));
   const standing = useQuery(standingQuery(ask, id));
   const [pointedAt, setPointedAt] = useState<string | null>(null);
@@ -40,8 +44,23 @@ export function CoursePanel({ term, id, sketch, change }: Props) {
       <h2 id="course-title" className="text-16 leading-snug font-heavy">
         {one.id} {one.title}
       </h2>
-      <p className="mt-0.5 text-12 text-mute">{factsOf(one)}</p>
+      <p className="mt-0.5 text-12 text-mute">
+        <button
+          type="button"
+          title={`All that ${one.subject} offers`}
+          onClick={() => onSubject(one.subject)}
+          className="underline decoration-dotted underline-offset-2 hover:text-ink"
+        >
+          {subjectName(one.subject)}
+        </button>{' '}
+        · {factsOf(one)}
+      </p>
       {one.description !== '' && <p className="mt-2">{one.description}</p>}
+      {one.materials !== '' && (
+        <p className="mt-2 whitespace-pre-line">
+          <span className="font-heavy">Materials</span> {one.materials}
+        </p>
+      )}
       <Conditions course={one} />
       <CourseActions course={one} ask={ask} change={change} />
       <CourseLimits course={one} ask={ask} change={change} />

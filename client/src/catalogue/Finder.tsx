@@ -4,6 +4,7 @@ import { useIsNarrow } from '@/lib/useIsNarrow';
 import { SketchNews } from '@/sketch/SketchNews';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import { UndoRedo } from '@/sketch/UndoRedo';
+import { useSubjectNames } from '@/sketch/useSubjectNames';
 import { useSketchEdits } from '@/sketch/useSketchEdits';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
@@ -14,6 +15,7 @@ import { NarrowSentence } from './NarrowSentence';
 import { Offers } from './Offers';
 import { PasteNumbers } from './PasteNumbers';
 import { ResultList } from './ResultList';
+import { Subjects } from './Subjects';
 import { useFinderKeys } from './useFinderKeys';
 import { useFound } from './useFound';
 import { useSearchState } from './useSearchState';
@@ -26,18 +28,23 @@ export function Finder({ term, sketch, facets }: Props) {
   const box = useRef<HTMLInputElement>(null);
   const results = useRef<HTMLDivElement>(null);
   const [pasting, setPasting] = useState(false);
+  const [browsing, setBrowsing] = useState(false);
   const isNarrow = useIsNarrow();
   const campus = useCampusNames();
+  const subject = useSubjectNames();
   const names = useMemo<Names>(
     () => ({
       campus,
+      subject,
       part: (id) => (id === 'whole' ? 'the whole term' : (term.parts.find((part) => part.id === id)?.name ?? id)),
     }),
-    [campus, term],
+    [campus, subject, term],
   );
   const edits = useSketchEdits(sketch);
   const found = useFound(term.id, sketch.ask, state);
   useFinderKeys({ box, undo: edits.undo, redo: edits.redo });
+
+  const { browse } = state;
 
   const panel = state.course && (
     <CoursePanel
@@ -46,6 +53,7 @@ export function Finder({ term, sketch, facets }: Props) {
       id={state.course}
       sketch={sketch}
       change={edits.change}
+      onSubject={browse}
     />
   );
 
@@ -74,11 +82,14 @@ export function Finder({ term, sketch, facets }: Props) {
           <div className="flex shrink-0 items-center max-md:hidden">
             <UndoRedo sketch={sketch} edits={edits} />
           </div>
+          <Button onClick={() => setBrowsing(true)} className="shrink-0 md:hidden">
+            Subjects
+          </Button>
           <Button onClick={() => setPasting(true)} className="shrink-0">
             Paste numbers
           </Button>
         </div>
-        <Offers state={state} offers={found.offers} />
+        <Offers state={state} offers={found.offers} names={names} />
         <div className="mt-2 flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
           <NarrowSentence state={state} facets={facets} term={term} names={names} />
           <Hidden state={state} found={found} names={names} notOffered={facets.notOffered} />
@@ -87,12 +98,12 @@ export function Finder({ term, sketch, facets }: Props) {
       <SketchNews sketch={sketch} edits={edits} />
       <div ref={results} className="flex min-h-0 flex-1">
         <ResultList state={state} found={found} ask={sketch.ask} names={names} />
-        {!isNarrow && panel && (
+        {!isNarrow && (
           <aside
-            aria-label="Course"
+            aria-label={panel ? 'Course' : 'Subjects'}
             className="flex w-[min(472px,45%)] shrink-0 flex-col border-l border-rule bg-sheet"
           >
-            {panel}
+            {panel ?? <Subjects facets={facets} names={names} chosen={state.values('subject')} onChoose={browse} />}
           </aside>
         )}
       </div>
@@ -107,6 +118,19 @@ export function Finder({ term, sketch, facets }: Props) {
             <UndoRedo sketch={sketch} edits={edits} />
           </div>
           {panel}
+        </Dialog>
+      )}
+      {browsing && (
+        <Dialog sheet open onOpenChange={() => setBrowsing(false)} title="Subjects">
+          <Subjects
+            facets={facets}
+            names={names}
+            chosen={state.values('subject')}
+            onChoose={(code) => {
+              setBrowsing(false);
+              browse(code);
+            }}
+          />
         </Dialog>
       )}
       {pasting && (

@@ -1,11 +1,11 @@
 import type { SearchAnswer } from '@/api/client';
-import { isSide, sideNames } from './narrowing';
+import { isSide, type Names, sideNames } from './narrowing';
 import type { SearchState } from './useSearchState';
 
-type Props = { state: SearchState; offers: SearchAnswer['offers'] };
+type Props = { state: SearchState; offers: SearchAnswer['offers']; names: Names };
 
 /** What the words typed could mean as a narrowing: an instructor, an attribute, a subject. */
-export function Offers({ state, offers }: Props) {
+export function Offers({ state, offers, names }: Props) {
   if (offers.length === 0) return null;
   return (
     <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-12">
@@ -21,7 +21,7 @@ export function Offers({ state, offers }: Props) {
               state.setWords('');
             }}
           >
-            {sideNames[by].toLowerCase()} {value}
+            {sideNames[by].toLowerCase()} {by === 'subject' ? names.subject(value) : value}
           </button>
         ) : null,
       )}

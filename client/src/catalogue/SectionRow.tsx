@@ -66,6 +66,11 @@ export function SectionRow(props: Props) {
           ))}
           {lines.length === 0 && <div className="text-12 text-mute">{remarks}</div>}
           {section.notes !== '' && <div className="text-12">{section.notes}</div>}
+          {section.materials !== '' && (
+            <div className="text-12">
+              <span className="font-strong">Materials:</span> {section.materials}
+            </div>
+          )}
         </div>
         <div className="w-[84px] shrink-0 max-md:ml-[66px] max-md:flex-1">
           <Seats section={section} />

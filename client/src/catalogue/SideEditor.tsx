@@ -28,7 +28,7 @@ export function SideEditor({ side, values, facets, term, names, onChange }: Prop
   );
   switch (side) {
     case 'subject':
-      return list(facets.subjects);
+      return list(facets.subjects, names.subject);
     case 'attribute':
       return list(facets.attributes);
     case 'level':

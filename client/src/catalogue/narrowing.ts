@@ -43,7 +43,7 @@ export const sideNames: Record<Side, string> = {
 };
 
 /** Names of values that the address only has ids of. */
-export type Names = { campus: (id: string) => string; part: (id: string) => string };
+export type Names = { campus: (id: string) => string; part: (id: string) => string; subject: (code: string) => string };
 
 const joined = (values: readonly string[]) =>
   values.length <= 2 ? values.join(' or ') : `${values.slice(0, -1).join(', ')} or ${values.at(-1)}`;
@@ -57,7 +57,7 @@ export function phraseOf(
   const some = values.length > 0;
   switch (side) {
     case 'subject':
-      return { before: '', text: some ? joined(values) : 'any subject' };
+      return { before: '', text: some ? joined(values.map(names.subject)) : 'any subject' };
     case 'attribute':
       return { before: 'counting as', text: some ? joined(values) : 'anything' };
     case 'level':

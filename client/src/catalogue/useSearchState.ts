@@ -21,6 +21,8 @@ export type SearchState = {
   setOrder: (order: Order) => void;
   setFitting: (fitting: boolean) => void;
   open: (course: string | null) => void;
+  /** All that a subject offers, whatever was looked for before. */
+  browse: (subject: string) => void;
   clear: () => void;
 };
 
@@ -58,6 +60,12 @@ export function useSearchState(): SearchState {
       setOrder: (next) => put('sort', next === 'match' ? null : next, false),
       setFitting: (fitting) => put('fits', fitting ? 'yes' : null, false),
       open: (course) => put('course', course, false),
+      browse: (subject) =>
+        change((next) => {
+          for (const side of sides) next.delete(side);
+          for (const name of ['q', 'fits', 'course']) next.delete(name);
+          next.append('subject', subject);
+        }, false),
       clear: () =>
         change((next) => {
           for (const side of sides) next.delete(side);

@@ -81,7 +81,7 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
         }}
         onFocus={() => setOpen(true)}
         maxLength={100}
-        placeholder="Add a course: code or title"
+        placeholder="Add a course: code, title or subject"
         aria-expanded={shown}
         className="w-full rounded-[4px] border border-rule bg-sheet px-2.5 py-1.5 text-14 placeholder:text-mute focus:border-plum"
       />
@@ -108,7 +108,7 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
         {found.isError && <div className="px-2 py-1.5 text-12 text-brick">{found.error.message}</div>}
         {fresh && courses.length === 0 && (
           <div className="px-2 py-1.5 text-12 text-mute">
-            No course of this term has “{asked}” in its code or title.
+            No course of this term has “{asked}” in its code, title or subject.
           </div>
         )}
       </Command.List>

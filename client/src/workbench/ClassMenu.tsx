@@ -37,6 +37,7 @@ export function ClassMenu({ pressed, ask, change, onPointSection, onClose }: Pro
     [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '').join(', '),
     section.instructors.join(' and '),
     saySeats(section),
+    [course.materials, section.materials].filter((text) => text !== '').join(' '),
   ].filter((fact) => fact !== '');
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>

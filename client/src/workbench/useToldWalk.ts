@@ -18,9 +18,14 @@ export function useToldWalk({ ask, inView, isInViewOld }: Walk): string {
           .join(', ')}`
       : '';
   const now = useMemo(() => ({ ask, text }), [ask, text]);
+  // What stands there first after a change is told with its count.
+  const [first, setFirst] = useState(now);
+  if (first.ask !== ask || (first.text === '' && text !== '')) setFirst(now);
   const rested = useRested(now, restMs);
   const [last, setLast] = useState({ of: rested, told: '' });
-  // The first one of another ask is told with its count.
-  if (last.of !== rested) setLast({ of: rested, told: rested.ask === last.of.ask ? rested.text : '' });
+  if (last.of !== rested) {
+    const isWalked = rested.ask === last.of.ask || rested.text !== first.text;
+    setLast({ of: rested, told: isWalked ? rested.text : '' });
+  }
   return last.told;
 }

@@ -56,6 +56,9 @@ public sealed class CatalogueSnapshot
     /// <summary>Minutes between the campuses.</summary>
     public TravelTimes Travel { get; }
 
+    /// <summary>Subjects that have a name.</summary>
+    public IReadOnlyList<Subject> Subjects { get; init; } = [];
+
     /// <summary>Every course, also those with no section this term, in the catalogue's order.</summary>
     public IReadOnlyList<OfferedCourse> Courses { get; }
 
@@ -75,7 +78,10 @@ public sealed class CatalogueSnapshot
                         : offered.Course
                 ),
             ]
-        );
+        )
+        {
+            Subjects = Subjects,
+        };
 
     private Section With(Section section, IReadOnlyDictionary<RegistrationNumber, SeatFigures> seats) =>
         section.Term == Term.Id && seats.TryGetValue(section.Number, out var figures)
@@ -84,6 +90,9 @@ public sealed class CatalogueSnapshot
                 Seats = figures,
             }
             : section;
+
+    /// <summary>The name of the subject with this code; null where it has none.</summary>
+    public string? NameOf(string subject) => Subjects.FirstOrDefault(one => one.Code == subject)?.Name;
 
     /// <summary>The course with this code, or null.</summary>
     public OfferedCourse? Find(CourseId course) => byId.GetValueOrDefault(course);

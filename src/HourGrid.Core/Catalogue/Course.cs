@@ -18,6 +18,9 @@ public sealed record Course
     /// <summary>What it is about; may be empty.</summary>
     public string Description { get; init; } = "";
 
+    /// <summary>Textbooks and other things it needs; may be empty.</summary>
+    public string Materials { get; init; } = "";
+
     /// <summary>What it carries where its sections do not say.</summary>
     public required CreditRange Credits { get; init; }
 

@@ -63,8 +63,11 @@ public sealed record Section
     /// <summary>How it is taught.</summary>
     public DeliveryMode Mode { get; init; }
 
-    /// <summary>Its campus, or null.</summary>
+    /// <summary>The campus it is filed under, or null.</summary>
     public CampusId? Campus { get; init; }
+
+    /// <summary>The campus where it is taught: none for a section taught online, wherever it is filed.</summary>
+    public CampusId? TaughtOn => Mode is DeliveryMode.Online or DeliveryMode.OnlineLive ? null : Campus;
 
     /// <summary>Who teaches it.</summary>
     public IReadOnlyList<string> Instructors { get; init; } = [];
@@ -80,6 +83,9 @@ public sealed record Section
 
     /// <summary>Remarks for students; may be empty.</summary>
     public string Notes { get; init; } = "";
+
+    /// <summary>Textbooks and other things this section needs; may be empty.</summary>
+    public string Materials { get; init; } = "";
 
     /// <summary>Sections of the same course with which it must be taken, as declared on this side.</summary>
     public IReadOnlyList<RegistrationNumber> LinkedTo { get; init; } = [];

@@ -20,9 +20,12 @@ public sealed record UniversityCatalogue(
     /// <summary>The time zone of its hours, by its name in the IANA database.</summary>
     public string TimeZone { get; init; } = DefaultTimeZone;
 
+    /// <summary>Subjects that have a name; courses may be of others, known by their code alone.</summary>
+    public IReadOnlyList<Subject> Subjects { get; init; } = [];
+
     /// <summary>The catalogue of one term, or null when it has no such term.</summary>
     public CatalogueSnapshot? SnapshotOf(TermId term) =>
         Terms.FirstOrDefault(t => t.Id == term) is { } found
-            ? new CatalogueSnapshot(found, Campuses, new TravelTimes(Travel), Courses)
+            ? new CatalogueSnapshot(found, Campuses, new TravelTimes(Travel), Courses) { Subjects = Subjects }
             : null;
 }

@@ -60,7 +60,7 @@ internal sealed class SectionAlternatives(IReadOnlyList<Campus> campuses)
         [
             .. section
                 .Meetings.Select(meeting => meeting.Campus)
-                .DefaultIfEmpty(section.Section.Campus)
+                .DefaultIfEmpty(section.Section.TaughtOn)
                 .Distinct()
                 .Select(id => campuses.FirstOrDefault(campus => campus.Id == id)?.Name ?? "online"),
         ];

@@ -8,6 +8,7 @@ internal enum SearchedField
     Code,
     Number,
     Title,
+    Subject,
     Instructor,
     Attribute,
     Description,
@@ -40,9 +41,10 @@ public sealed class CourseIndex
         Snapshot = snapshot;
         courses = [.. snapshot.Courses.Where(course => course.SectionsHeld.Any())];
         NotOffered = snapshot.Courses.Count - courses.Length;
+        var names = snapshot.Subjects.ToDictionary(subject => subject.Code, subject => subject.Name);
         var byWord = new Dictionary<string, HashSet<Posting>>();
         for (var course = 0; course < courses.Length; course++)
-            foreach (var (field, text) in TextsOf(courses[course]))
+            foreach (var (field, text) in TextsOf(courses[course], names))
             foreach (var word in FoldedText.WordsOf(text))
             {
                 if (!byWord.TryGetValue(word, out var its))
@@ -141,12 +143,17 @@ public sealed class CourseIndex
         return noted;
     }
 
-    private static IEnumerable<(SearchedField, string)> TextsOf(OfferedCourse offered)
+    private static IEnumerable<(SearchedField, string)> TextsOf(
+        OfferedCourse offered,
+        Dictionary<string, string> subjects
+    )
     {
         var course = offered.Course;
         yield return (SearchedField.Code, course.Id.Value);
         yield return (SearchedField.Code, $"{course.Subject} {course.Number}");
         yield return (SearchedField.Title, course.Title);
+        if (subjects.GetValueOrDefault(course.Subject) is { } subject)
+            yield return (SearchedField.Subject, subject);
         yield return (SearchedField.Description, course.Description);
         foreach (var attribute in course.Attributes)
             yield return (SearchedField.Attribute, attribute);

@@ -7,7 +7,8 @@ public sealed class Facets
 {
     internal Facets(IReadOnlyList<OfferedCourse> courses)
     {
-        Subjects = Sorted(courses.Select(course => course.Course.Subject));
+        CoursesBySubject = courses.CountBy(course => course.Course.Subject).ToDictionary();
+        Subjects = Sorted(CoursesBySubject.Keys);
         Attributes = Sorted(courses.SelectMany(course => course.Course.Attributes));
         Levels = Sorted(courses.Select(course => course.Course.Level).Where(level => level.Length > 0));
         var sections = courses.SelectMany(course => course.SectionsHeld).Select(held => held.Section).ToArray();
@@ -28,6 +29,9 @@ public sealed class Facets
 
     /// <summary>Subjects with a course.</summary>
     public IReadOnlyList<string> Subjects { get; }
+
+    /// <summary>How many courses each subject has.</summary>
+    public IReadOnlyDictionary<string, int> CoursesBySubject { get; }
 
     /// <summary>What courses count as.</summary>
     public IReadOnlyList<string> Attributes { get; }

@@ -135,7 +135,7 @@ public sealed record SearchNarrowing
     internal static IEnumerable<CampusId> CampusesOf(OfferedSection offered) =>
         offered
             .Meetings.Select(meeting => meeting.Campus)
-            .Append(offered.Section.Campus)
+            .Append(offered.Section.TaughtOn)
             .OfType<CampusId>()
             .Distinct();
 

@@ -8,6 +8,7 @@ internal static class CatalogueConfiguration
     public static void Configure(ModelBuilder model)
     {
         model.Entity<CatalogueRow>().ToTable("Catalogue").Property(row => row.Id).ValueGeneratedNever();
+        model.Entity<SubjectRow>().ToTable("Subjects").HasKey(row => row.Code);
         model.Entity<CampusRow>().ToTable("Campuses");
         model.Entity<TravelRow>(travel =>
         {

@@ -1,13 +1,10 @@
 using HourGrid.Core.Catalogue;
-using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
 /// <summary>Brings a catalogue into the database, all of it or nothing.</summary>
 public static class CatalogueImport
 {
-    private const int TheOnlyCatalogue = 1;
-
     /// <summary>Imports the catalogue unless the database already holds one.</summary>
     /// <param name="database">The database.</param>
     /// <param name="catalogue">What to import.</param>
@@ -21,12 +18,11 @@ public static class CatalogueImport
         CancellationToken cancellation = default
     )
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
-        if (await database.Catalogue.AnyAsync(cancellation))
+        var kept = await KeptRows.ReadAsync(database, cancellation);
+        if (kept.Version != 0)
             return false;
-        await WriteAsync(database, catalogue, asOfUtc, cancellation);
-        await transaction.CommitAsync(cancellation);
-        return true;
+        var (changes, merge) = Compared(kept, catalogue, asOfUtc);
+        return await merge.WriteAsync(database, changes, cancellation);
     }
 
     /// <summary>
@@ -45,40 +41,24 @@ public static class CatalogueImport
         CancellationToken cancellation = default
     )
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
-        var before = await CatalogueReading.ReadWithinAsync(database, cancellation);
-        var changes = CatalogueChanges.Between(before?.Catalogue ?? Nothing, catalogue);
-        if (before is null)
-            await WriteAsync(database, catalogue, asOfUtc, cancellation);
-        else
-            await new CatalogueMerge(database, catalogue, asOfUtc).WriteAsync(changes, cancellation);
-        await transaction.CommitAsync(cancellation);
-        database.ChangeTracker.Clear();
-        return changes;
+        // Read and compared before anything is locked; again where somebody else wrote in between.
+        while (true)
+        {
+            var (changes, merge) = Compared(await KeptRows.ReadAsync(database, cancellation), catalogue, asOfUtc);
+            if (await merge.WriteAsync(database, changes, cancellation))
+                return changes;
+        }
     }
+
+    private static (CatalogueChanges, CatalogueMerge) Compared(
+        KeptRows kept,
+        UniversityCatalogue catalogue,
+        DateTime asOfUtc
+    ) =>
+        (
+            CatalogueChanges.Between(CatalogueReading.Of(kept)?.Catalogue ?? Nothing, catalogue),
+            new(kept, catalogue, asOfUtc)
+        );
 
     private static UniversityCatalogue Nothing { get; } = new("", [], [], [], []);
-
-    private static async Task WriteAsync(
-        HourGridContext database,
-        UniversityCatalogue catalogue,
-        DateTime asOfUtc,
-        CancellationToken cancellation
-    )
-    {
-        database.Catalogue.Add(
-            new()
-            {
-                Id = TheOnlyCatalogue,
-                Institution = catalogue.Institution,
-                TimeZone = catalogue.TimeZone,
-                Version = 1,
-            }
-        );
-        database.Campuses.AddRange(catalogue.Campuses.Select(RowsOf.Campus));
-        database.Travel.AddRange(RowsOf.Travel(catalogue.Travel));
-        database.Terms.AddRange(catalogue.Terms.Select(RowsOf.Term));
-        database.Courses.AddRange(catalogue.Courses.Select((course, i) => RowsOf.Course(course, i, asOfUtc)));
-        await database.SaveChangesAsync(cancellation);
-    }
 }

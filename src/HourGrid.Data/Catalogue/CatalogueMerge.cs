@@ -4,20 +4,167 @@ using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
-/// <summary>Writes a newer catalogue over the one that is kept, within a transaction that has begun.</summary>
-internal sealed class CatalogueMerge(HourGridContext database, UniversityCatalogue catalogue, DateTime asOfUtc)
+/// <summary>Writes a newer catalogue over the rows that were read of the one before: what differs, and nothing else.</summary>
+internal sealed class CatalogueMerge(KeptRows kept, UniversityCatalogue catalogue, DateTime asOfUtc)
 {
+    private const int TheOnlyCatalogue = 1;
+
     private readonly HashSet<string> terms = [.. catalogue.Terms.Select(term => term.Id.Value)];
 
-    public async Task WriteAsync(CatalogueChanges changes, CancellationToken cancellation)
+    /// <summary>Whether it was written; not where the rows are not those that were read any more.</summary>
+    public async Task<bool> WriteAsync(
+        HourGridContext database,
+        CatalogueChanges changes,
+        CancellationToken cancellation
+    )
     {
-        var kept = await database.Catalogue.SingleAsync(cancellation);
-        kept.Institution = catalogue.Institution;
-        kept.TimeZone = catalogue.TimeZone;
-        kept.Version++;
-        await CampusesAsync(cancellation);
-        await TermsAsync(cancellation);
-        await CoursesAsync(cancellation);
+        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        if (await CatalogueReading.VersionAsync(database, cancellation) != kept.Version)
+            return false;
+        WriteCatalogue(database);
+        WriteAll(database, kept.Subjects, catalogue.Subjects.Select(RowsOf.Subject), row => row.Code);
+        WriteAll(database, kept.Campuses, catalogue.Campuses.Select(RowsOf.Campus), row => row.Id);
+        await WriteTravelAsync(database, cancellation);
+        WriteTerms(database);
+        await WriteCoursesAsync(database, cancellation);
+        WriteChanges(database, changes);
+        await transaction.CommitAsync(cancellation);
+        return true;
+    }
+
+    private void WriteCatalogue(HourGridContext database)
+    {
+        var row = new CatalogueRow
+        {
+            Id = TheOnlyCatalogue,
+            Institution = catalogue.Institution,
+            TimeZone = catalogue.TimeZone,
+            Version = kept.Version + 1,
+        };
+        using var table = new RowTable<CatalogueRow>(database);
+        if (kept.Catalogue is null)
+            table.Insert(row);
+        else
+            table.Update(row);
+    }
+
+    /// <summary>Inserts what is new and overwrites what differs. What is not there any more stays: other terms may name it.</summary>
+    private static void WriteAll<T>(
+        HourGridContext database,
+        IEnumerable<T> before,
+        IEnumerable<T> after,
+        Func<T, string> keyOf
+    )
+        where T : class
+    {
+        using var table = new RowTable<T>(database);
+        var known = before.ToDictionary(keyOf);
+        foreach (var row in after)
+            if (!known.TryGetValue(keyOf(row), out var old))
+                table.Insert(row);
+            else if (!table.AreSame(old, row))
+                table.Update(row);
+    }
+
+    private async Task WriteTravelAsync(HourGridContext database, CancellationToken cancellation)
+    {
+        await database.Travel.ExecuteDeleteAsync(cancellation);
+        using var table = new RowTable<TravelRow>(database);
+        foreach (var row in RowsOf.Travel(catalogue.Travel))
+            table.Insert(row);
+    }
+
+    private void WriteTerms(HourGridContext database)
+    {
+        TermRow[] rows = [.. catalogue.Terms.Select(RowsOf.Term)];
+        WriteAll(database, kept.Terms, rows, row => row.Id);
+        var before = kept.Terms.Where(term => terms.Contains(term.Id)).ToArray();
+        Replace(database, before.SelectMany(term => term.Parts), rows.SelectMany(term => term.Parts));
+        Replace(database, before.SelectMany(term => term.NoClass), rows.SelectMany(term => term.NoClass));
+    }
+
+    private static void Replace<T>(HourGridContext database, IEnumerable<T> before, IEnumerable<T> after)
+        where T : class
+    {
+        using var table = new RowTable<T>(database);
+        foreach (var row in before)
+            table.Delete(row);
+        foreach (var row in after)
+            table.Insert(row);
+    }
+
+    private async Task WriteCoursesAsync(HourGridContext database, CancellationToken cancellation)
+    {
+        CourseRow[] rows = [.. catalogue.Courses.Select((course, i) => RowsOf.Course(course, i, asOfUtc))];
+        WriteAll(database, kept.Courses, rows, row => row.Id);
+        WriteSections(database, rows.SelectMany(course => course.Sections));
+        string[] ours = [.. terms];
+        // Its seats are as old as the catalogue, also where nothing else of a section differs.
+        await database
+            .Sections.Where(row => ours.Contains(row.TermId))
+            .ExecuteUpdateAsync(set => set.SetProperty(row => row.SeatsAsOfUtc, asOfUtc), cancellation);
+        RemoveLeftCourses(database, rows);
+    }
+
+    private void WriteSections(HourGridContext database, IEnumerable<SectionRow> rows)
+    {
+        using var sections = new RowTable<SectionRow>(database);
+        using var meetings = new RowTable<MeetingRow>(database);
+        using var links = new RowTable<SectionLinkRow>(database);
+        var known = kept
+            .Sections.Where(section => terms.Contains(section.TermId))
+            .ToDictionary(section => (section.TermId, section.Number));
+        var lastId = kept.Sections.Select(section => section.Id).DefaultIfEmpty().Max();
+        foreach (var row in rows)
+        {
+            known.Remove((row.TermId, row.Number), out var old);
+            row.Id = old?.Id ?? ++lastId;
+            foreach (var meeting in row.Meetings)
+                meeting.SectionId = row.Id;
+            foreach (var link in row.Links)
+                link.SectionId = row.Id;
+            if (old is null)
+                sections.Insert(row);
+            else if (!sections.AreSame(old, row, nameof(SectionRow.SeatsAsOfUtc)))
+                sections.Update(row);
+            WriteParts(meetings, old?.Meetings ?? [], row.Meetings);
+            WriteParts(links, old?.Links ?? [], row.Links);
+        }
+        foreach (var gone in known.Values)
+        {
+            WriteParts(meetings, gone.Meetings, []);
+            WriteParts(links, gone.Links, []);
+            sections.Delete(gone);
+        }
+    }
+
+    /// <summary>Rows that are numbered through within their section.</summary>
+    private static void WriteParts<T>(RowTable<T> table, List<T> before, List<T> after)
+        where T : class
+    {
+        for (var i = 0; i < after.Count; i++)
+            if (i >= before.Count)
+                table.Insert(after[i]);
+            else if (!table.AreSame(before[i], after[i]))
+                table.Update(after[i]);
+        for (var i = after.Count; i < before.Count; i++)
+            table.Delete(before[i]);
+    }
+
+    /// <summary>Courses that the catalogue does not have stay only for sections of other terms.</summary>
+    private void RemoveLeftCourses(HourGridContext database, CourseRow[] rows)
+    {
+        var stay = kept
+            .Sections.Where(section => !terms.Contains(section.TermId))
+            .Select(section => section.CourseId);
+        var named = rows.Select(row => row.Id).Concat(stay).ToHashSet();
+        using var table = new RowTable<CourseRow>(database);
+        foreach (var left in kept.Courses.Where(course => !named.Contains(course.Id)))
+            table.Delete(left);
+    }
+
+    private void WriteChanges(HourGridContext database, CatalogueChanges changes)
+    {
         database.SectionChanges.AddRange(
             changes
                 .Sections.Where(one => one.Change is SectionChange.Gone or SectionChange.Moved)
@@ -31,125 +178,7 @@ internal sealed class CatalogueMerge(HourGridContext database, UniversityCatalog
                     ImportedUtc = asOfUtc,
                 })
         );
-        await database.SaveChangesAsync(cancellation);
-    }
-
-    /// <summary>Campuses that other terms may still name stay.</summary>
-    private async Task CampusesAsync(CancellationToken cancellation)
-    {
-        var known = await database.Campuses.ToDictionaryAsync(row => row.Id, cancellation);
-        foreach (var row in catalogue.Campuses.Select(RowsOf.Campus))
-            if (known.TryGetValue(row.Id, out var campus))
-                (campus.Name, campus.Position) = (row.Name, row.Position);
-            else
-                database.Campuses.Add(row);
-        await database.Travel.ExecuteDeleteAsync(cancellation);
-        database.Travel.AddRange(RowsOf.Travel(catalogue.Travel));
-    }
-
-    private async Task TermsAsync(CancellationToken cancellation)
-    {
-        var known = await database
-            .Terms.Include(row => row.Parts)
-            .Include(row => row.NoClass)
-            .AsSplitQuery()
-            .ToDictionaryAsync(row => row.Id, cancellation);
-        foreach (var row in catalogue.Terms.Select(RowsOf.Term))
-        {
-            if (!known.TryGetValue(row.Id, out var term))
-            {
-                database.Terms.Add(row);
-                continue;
-            }
-            (term.Name, term.Start, term.End, term.Position) = (row.Name, row.Start, row.End, row.Position);
-            // Rows with the same key cannot be removed and added in one go.
-            database.RemoveRange(term.Parts);
-            database.RemoveRange(term.NoClass);
-            await database.SaveChangesAsync(cancellation);
-            database.AddRange(row.Parts);
-            database.AddRange(row.NoClass);
-        }
-    }
-
-    private async Task CoursesAsync(CancellationToken cancellation)
-    {
-        var known = await database
-            .Courses.Include(row => row.Sections.Where(section => terms.Contains(section.TermId)))
-                .ThenInclude(section => section.Meetings)
-            .Include(row => row.Sections.Where(section => terms.Contains(section.TermId)))
-                .ThenInclude(section => section.Links)
-            .AsSplitQuery()
-            .ToDictionaryAsync(row => row.Id, cancellation);
-        var sections = known
-            .Values.SelectMany(course => course.Sections)
-            .ToDictionary(section => (section.TermId, section.Number));
-        var position = 0;
-        foreach (var course in catalogue.Courses)
-        {
-            var row = RowsOf.Course(course, position++, asOfUtc);
-            if (known.Remove(row.Id, out var old))
-                database.Entry(old).CurrentValues.SetValues(row);
-            else
-            {
-                old = row;
-                database.Courses.Add(old);
-                foreach (var section in row.Sections.ToArray())
-                    if (sections.ContainsKey((section.TermId, section.Number)))
-                        row.Sections.Remove(section);
-            }
-            foreach (var section in RowsOf.Course(course, 0, asOfUtc).Sections)
-                if (sections.Remove((section.TermId, section.Number), out var its))
-                    Overwrite(its, section);
-                else if (old != row)
-                    database.Sections.Add(section);
-        }
-        database.Sections.RemoveRange(sections.Values);
-        await database.SaveChangesAsync(cancellation);
-        await RemoveLeftCoursesAsync([.. known.Keys], cancellation);
-    }
-
-    private void Overwrite(SectionRow section, SectionRow with)
-    {
-        with.Id = section.Id;
-        database.Entry(section).CurrentValues.SetValues(with);
-        var meetings = section.Meetings.OrderBy(meeting => meeting.Position).ToArray();
-        if (!meetings.Select(Content).SequenceEqual(with.Meetings.Select(Content)))
-            Replace(meetings, with.Meetings, section.Id);
-        var links = section.Links.OrderBy(link => link.Position).ToArray();
-        if (!links.Select(link => link.LinkedNumber).SequenceEqual(with.Links.Select(link => link.LinkedNumber)))
-            Replace(links, with.Links, section.Id);
-
-        static object Content(MeetingRow row) =>
-            (row.Days, row.StartMinute, row.EndMinute, row.Room, row.CampusId, row.From, row.To, row.EveryWeeks);
-    }
-
-    /// <summary>Puts new values into the rows that are there, in their order, so that no key is written twice.</summary>
-    private void Replace<T>(T[] rows, List<T> with, int section)
-        where T : class
-    {
-        for (var i = 0; i < with.Count; i++)
-        {
-            var entry = database.Entry(with[i]);
-            entry.Property("SectionId").CurrentValue = section;
-            if (i >= rows.Length)
-            {
-                entry.State = EntityState.Added;
-                continue;
-            }
-            entry.State = EntityState.Detached;
-            database.Entry(rows[i]).CurrentValues.SetValues(with[i]);
-        }
-        for (var i = rows.Length - 1; i >= with.Count; i--)
-            database.Remove(rows[i]);
-    }
-
-    /// <summary>Courses that the catalogue does not have stay only for sections of other terms.</summary>
-    private async Task RemoveLeftCoursesAsync(string[] left, CancellationToken cancellation)
-    {
-        foreach (var some in left.Chunk(500))
-            await database
-                .Courses.Where(row => some.Contains(row.Id))
-                .Where(row => !row.Sections.Any())
-                .ExecuteDeleteAsync(cancellation);
+        database.SaveChanges();
+        database.ChangeTracker.Clear();
     }
 }

@@ -20,57 +20,27 @@ public static class CatalogueReading
     public static async Task<KeptCatalogue?> ReadAsync(
         HourGridContext database,
         CancellationToken cancellation = default
-    )
-    {
-        // One transaction, so that an import in between cannot mix two catalogues.
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
-        return await ReadWithinAsync(database, cancellation);
-    }
+    ) => Of(await KeptRows.ReadAsync(database, cancellation));
 
-    /// <summary>The same, within a transaction that has begun.</summary>
-    internal static async Task<KeptCatalogue?> ReadWithinAsync(
-        HourGridContext database,
-        CancellationToken cancellation
-    )
+    internal static KeptCatalogue? Of(KeptRows rows)
     {
-        if (await database.Catalogue.AsNoTracking().SingleOrDefaultAsync(cancellation) is not { } catalogue)
+        if (rows.Catalogue is not { } catalogue)
             return null;
-        var campuses = await database
-            .Campuses.AsNoTracking()
-            .OrderBy(row => row.Position)
-            .Select(row => new Campus(new(row.Id), row.Name))
-            .ToListAsync(cancellation);
-        var travel = await database
-            .Travel.AsNoTracking()
-            .OrderBy(row => row.FromCampusId)
-            .ThenBy(row => row.ToCampusId)
-            .Select(row => new Travel(new(row.FromCampusId), new(row.ToCampusId), row.Minutes))
-            .ToListAsync(cancellation);
-        var terms = await database
-            .Terms.AsNoTracking()
-            .Include(row => row.Parts)
-            .Include(row => row.NoClass)
-            .AsSplitQuery()
-            .OrderBy(row => row.Position)
-            .ToListAsync(cancellation);
-        var courses = await database
-            .Courses.AsNoTracking()
-            .Include(row => row.Sections)
-                .ThenInclude(section => section.Meetings)
-            .Include(row => row.Sections)
-                .ThenInclude(section => section.Links)
-            .AsSplitQuery()
-            .OrderBy(row => row.Position)
-            .ToListAsync(cancellation);
+        var sections = rows.Sections.ToLookup(section => section.CourseId);
         return new(
-            new(catalogue.Institution, campuses, travel, [.. terms.Select(TermOf)], [.. courses.Select(CourseOf)])
+            new(
+                catalogue.Institution,
+                [.. rows.Campuses.Select(row => new Campus(new(row.Id), row.Name))],
+                [.. rows.Travel.Select(row => new Travel(new(row.FromCampusId), new(row.ToCampusId), row.Minutes))],
+                [.. rows.Terms.Select(TermOf)],
+                [.. rows.Courses.Select(row => CourseOf(row, sections[row.Id]))]
+            )
             {
                 TimeZone = catalogue.TimeZone,
+                Subjects = [.. rows.Subjects.Select(row => new Subject(row.Code, row.Name))],
             },
             catalogue.Version,
-            courses
-                .SelectMany(course => course.Sections)
-                .GroupBy(section => (new TermId(section.TermId), new CourseId(section.CourseId)))
+            rows.Sections.GroupBy(section => (new TermId(section.TermId), new CourseId(section.CourseId)))
                 .ToDictionary(its => its.Key, its => its.Min(section => section.SeatsAsOfUtc))
         );
     }
@@ -85,11 +55,11 @@ public static class CatalogueReading
             row.Name,
             row.Start,
             row.End,
-            [.. row.NoClass.OrderBy(days => days.Position).Select(d => new NoClassPeriod(d.From, d.To, d.Name))],
-            [.. row.Parts.OrderBy(part => part.Position).Select(p => new PartOfTerm(p.Id, p.Name, p.Start, p.End))]
+            [.. row.NoClass.Select(d => new NoClassPeriod(d.From, d.To, d.Name))],
+            [.. row.Parts.Select(p => new PartOfTerm(p.Id, p.Name, p.Start, p.End))]
         );
 
-    private static Course CourseOf(CourseRow row) =>
+    private static Course CourseOf(CourseRow row, IEnumerable<SectionRow> sections) =>
         new()
         {
             Id = new(row.Id),
@@ -97,13 +67,14 @@ public static class CatalogueReading
             Number = row.Number,
             Title = row.Title,
             Description = row.Description,
+            Materials = row.Materials,
             Credits = new(new(row.MinCreditsHundredths), new(row.MaxCreditsHundredths)),
             Level = row.Level,
             Attributes = row.Attributes,
             Prerequisites = row.Prerequisites,
             Corequisites = [.. row.Corequisites.Select(id => new CourseId(id))],
             Restrictions = row.Restrictions,
-            Sections = [.. row.Sections.OrderBy(section => section.Position).Select(SectionOf)],
+            Sections = [.. sections.Select(SectionOf)],
         };
 
     private static Section SectionOf(SectionRow row) =>
@@ -123,24 +94,20 @@ public static class CatalogueReading
             Status = row.Status,
             Consent = row.Consent,
             Notes = row.Notes,
+            Materials = row.Materials,
             SeatsShared = row.SeatsShared,
-            LinkedTo =
-            [
-                .. row.Links.OrderBy(link => link.Position).Select(link => new RegistrationNumber(link.LinkedNumber)),
-            ],
+            LinkedTo = [.. row.Links.Select(link => new RegistrationNumber(link.LinkedNumber))],
             Patterns =
             [
-                .. row
-                    .Meetings.OrderBy(meeting => meeting.Position)
-                    .Select(meeting => new MeetingPattern(
-                        new(meeting.Days),
-                        new(new(meeting.StartMinute), new(meeting.EndMinute)),
-                        meeting.Room,
-                        CampusOf(meeting.CampusId),
-                        meeting.From,
-                        meeting.To,
-                        meeting.EveryWeeks
-                    )),
+                .. row.Meetings.Select(meeting => new MeetingPattern(
+                    new(meeting.Days),
+                    new(new(meeting.StartMinute), new(meeting.EndMinute)),
+                    meeting.Room,
+                    CampusOf(meeting.CampusId),
+                    meeting.From,
+                    meeting.To,
+                    meeting.EveryWeeks
+                )),
             ],
         };
 

@@ -14,6 +14,13 @@ public sealed class CatalogueRow
     public int Version { get; set; }
 }
 
+public sealed class SubjectRow
+{
+    public required string Code { get; set; }
+    public int Position { get; set; }
+    public required string Name { get; set; }
+}
+
 public sealed class CampusRow
 {
     public required string Id { get; set; }
@@ -66,6 +73,7 @@ public sealed class CourseRow
     public required string Number { get; set; }
     public required string Title { get; set; }
     public required string Description { get; set; }
+    public string Materials { get; set; } = "";
     public int MinCreditsHundredths { get; set; }
     public int MaxCreditsHundredths { get; set; }
     public required string Level { get; set; }
@@ -101,6 +109,7 @@ public sealed class SectionRow
     public SectionStatus Status { get; set; }
     public bool Consent { get; set; }
     public required string Notes { get; set; }
+    public string Materials { get; set; } = "";
     public string? SeatsShared { get; set; }
     public List<MeetingRow> Meetings { get; set; } = [];
     public List<SectionLinkRow> Links { get; set; } = [];

@@ -5,6 +5,14 @@ namespace HourGrid.Data.Catalogue;
 /// <summary>The rows that hold a catalogue.</summary>
 internal static class RowsOf
 {
+    public static SubjectRow Subject(Subject subject, int position) =>
+        new()
+        {
+            Code = subject.Code,
+            Position = position,
+            Name = subject.Name,
+        };
+
     public static CampusRow Campus(Campus campus, int position) =>
         new()
         {
@@ -72,6 +80,7 @@ internal static class RowsOf
             Number = course.Number,
             Title = course.Title,
             Description = course.Description,
+            Materials = course.Materials,
             MinCreditsHundredths = course.Credits.Min.Hundredths,
             MaxCreditsHundredths = course.Credits.Max.Hundredths,
             Level = course.Level,
@@ -105,6 +114,7 @@ internal static class RowsOf
             Status = section.Status,
             Consent = section.Consent,
             Notes = section.Notes,
+            Materials = section.Materials,
             SeatsShared = section.SeatsShared,
             Meetings =
             [

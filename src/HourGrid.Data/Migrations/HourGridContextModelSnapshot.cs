@@ -99,6 +99,10 @@ namespace HourGrid.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Materials")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("MaxCreditsHundredths")
                         .HasColumnType("INTEGER");
 
@@ -281,6 +285,10 @@ namespace HourGrid.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Materials")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Mode")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -329,6 +337,23 @@ namespace HourGrid.Data.Migrations
                         .IsUnique();
 
                     b.ToTable("Sections", (string)null);
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Catalogue.SubjectRow", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Position")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Subjects", (string)null);
                 });
 
             modelBuilder.Entity("HourGrid.Data.Catalogue.TermRow", b =>

@@ -8,6 +8,10 @@ internal sealed class CatalogueReader
 {
     private const int LongestDescription = 4000;
 
+    /// <summary>The most characters of what a course or a section needs.</summary>
+    public const int LongestMaterials = 2000;
+
+    private readonly HashSet<string> subjects = [];
     private readonly HashSet<CampusId> campuses = [];
     private readonly Dictionary<TermId, Term> terms = [];
 
@@ -18,6 +22,7 @@ internal sealed class CatalogueReader
             "version",
             "institution",
             "timeZone",
+            "subjects",
             "campuses",
             "travel",
             "terms",
@@ -27,6 +32,7 @@ internal sealed class CatalogueReader
             return null;
         SharedValues.CheckFormat(file, CatalogueJson.Format);
         var institution = file["institution"].FilledText();
+        var readSubjects = file["subjects"].List(Subject);
         var readCampuses = file["campuses"].List(Campus);
         var travel = file["travel"].List(TravelEntry);
         var readTerms = file["terms"].List(place => TermReader.Read(place, terms));
@@ -38,6 +44,7 @@ internal sealed class CatalogueReader
         return new(institution, readCampuses, travel, readTerms, courses)
         {
             TimeZone = file.Or("timeZone", UniversityCatalogue.DefaultTimeZone, TimeZone),
+            Subjects = readSubjects,
         };
     }
 
@@ -47,6 +54,15 @@ internal sealed class CatalogueReader
         if (TimeZones.Find(name) is null)
             place.Refuse("a time zone of the IANA database, such as Europe/Lisbon");
         return name;
+    }
+
+    private Subject? Subject(JsonPlace place)
+    {
+        var subject = place.Object("code", "name");
+        var code = subject["code"].FilledText(40);
+        if (!subjects.Add(code))
+            subject["code"].Refuse("each subject once");
+        return new(code, subject["name"].FilledText());
     }
 
     private Campus? Campus(JsonPlace place)
@@ -84,6 +100,7 @@ internal sealed class CatalogueReader
             "number",
             "title",
             "description",
+            "materials",
             "credits",
             "level",
             "attributes",
@@ -102,6 +119,7 @@ internal sealed class CatalogueReader
             Number = course["number"].FilledText(40),
             Title = course["title"].FilledText(),
             Description = course.Or("description", "", text => text.Text(LongestDescription)),
+            Materials = course.Or("materials", "", text => text.Text(LongestMaterials)),
             Credits = CourseCredits(course["credits"]),
             Level = course.Or("level", "", text => text.Text()),
             Attributes = course["attributes"].List(text => text.FilledText()),

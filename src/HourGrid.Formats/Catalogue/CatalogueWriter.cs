@@ -17,6 +17,12 @@ internal static class CatalogueWriter
             ["institution"] = catalogue.Institution,
             ["timeZone"] = catalogue.TimeZone,
         };
+        Put(
+            file,
+            "subjects",
+            catalogue.Subjects,
+            subject => new JsonObject { ["code"] = subject.Code, ["name"] = subject.Name }
+        );
         Put(file, "campuses", catalogue.Campuses, Campus);
         Put(file, "travel", catalogue.Travel, Travel);
         Put(file, "terms", catalogue.Terms, Term);
@@ -35,6 +41,7 @@ internal static class CatalogueWriter
             ["title"] = course.Title,
         };
         PutText(one, "description", course.Description);
+        PutText(one, "materials", course.Materials);
         one["credits"] =
             course.Credits.Min == course.Credits.Max
                 ? course.Credits.Min.Value
@@ -156,6 +163,7 @@ internal static class CatalogueWriter
         if (section.Consent)
             one["consent"] = true;
         PutText(one, "notes", section.Notes);
+        PutText(one, "materials", section.Materials);
         Put(one, "linkedTo", section.LinkedTo, number => number.Value);
         if (section.SeatsShared is { } pool)
             one["seatsShared"] = pool;

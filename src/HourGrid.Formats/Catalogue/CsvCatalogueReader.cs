@@ -20,6 +20,8 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
     private readonly Dictionary<string, Course> known = over.Courses.ToDictionary(course => course.Id.Value);
     private readonly Dictionary<string, JsonObject> courses = [];
     private readonly JsonArray all = [];
+    private readonly Dictionary<string, Subject> subjects = over.Subjects.ToDictionary(subject => subject.Code);
+    private readonly Dictionary<string, (string Name, int Row)> namedSubjects = [];
     private readonly Dictionary<
         (string Course, string Term, string Number),
         (JsonObject Section, int Row)
@@ -35,7 +37,7 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
         ReadRows(utf8);
         if (problems.Count > 0)
             throw new FormatProblemsException([.. problems.Take(FormatProblemsException.MaxProblems)]);
-        var file = CatalogueWriter.Write(over with { Courses = [] });
+        var file = CatalogueWriter.Write(over with { Courses = [], Subjects = [.. subjects.Values] });
         file["courses"] = all;
         try
         {
@@ -105,6 +107,7 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
             return;
         }
         var course = CourseOf(row, id, cells);
+        NameSubject(row, course, cells);
         if (!cells.TryGetValue("number", out var number))
             return;
         var ofCourse = course["sections"]!.AsArray();
@@ -148,6 +151,26 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
         all.Add(course);
         courses[id] = course;
         return course;
+    }
+
+    /// <summary>The rows name the subject of their course; they may not name one in two ways.</summary>
+    private void NameSubject(int row, JsonObject course, Dictionary<string, string> cells)
+    {
+        if (
+            !cells.TryGetValue(CsvColumns.SubjectName, out var name)
+            || course["subject"]?.GetValue<string>() is not { } code
+        )
+            return;
+        if (namedSubjects.TryAdd(code, (name, row)))
+            subjects[code] = new(code, name);
+        else if (namedSubjects[code] is var before && before.Name != name)
+            problems.Add(
+                new(
+                    $"row {row}, {CsvColumns.SubjectName}",
+                    $"\"{name}\"",
+                    $"\"{before.Name}\", as row {before.Row} names {code}"
+                )
+            );
     }
 
     private string PathOf(JsonObject course) => $"courses[{all.IndexOf(course)}]";

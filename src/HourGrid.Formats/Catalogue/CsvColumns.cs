@@ -6,6 +6,9 @@ namespace HourGrid.Formats.Catalogue;
 /// <summary>The columns of a catalogue as CSV: those of a course, of a section and of a meeting, in this order.</summary>
 internal static class CsvColumns
 {
+    /// <summary>The column of the name of a course's subject, which the subject has and not the course.</summary>
+    public const string SubjectName = "subjectName";
+
     /// <summary>What stands between the values of a list in one cell.</summary>
     public const char ListMark = ';';
 
@@ -17,6 +20,7 @@ internal static class CsvColumns
         ("courseNumber", "number"),
         ("title", "title"),
         ("courseCredits", "credits"),
+        ("courseMaterials", "materials"),
         ("level", "level"),
         ("attributes", "attributes"),
     ];
@@ -43,6 +47,7 @@ internal static class CsvColumns
             "status",
             "consent",
             "notes",
+            "materials",
             "linkedTo",
             "seatsShared",
         }.Select(field => (field, field)),
@@ -64,6 +69,7 @@ internal static class CsvColumns
     public static readonly string[] All =
     [
         .. OfCourse.Concat(OfSection).Concat(OfMeeting).Select(pair => pair.Column),
+        SubjectName,
     ];
 
     /// <summary>Columns whose cells hold lists.</summary>
@@ -86,9 +92,12 @@ internal static class CsvColumns
     /// <summary>The rows of a catalogue, cells by column.</summary>
     public static IEnumerable<Dictionary<string, string>> RowsOf(UniversityCatalogue catalogue)
     {
+        var names = catalogue.Subjects.ToDictionary(subject => subject.Code, subject => subject.Name);
         foreach (var course in CatalogueWriter.Write(catalogue)["courses"]!.AsArray().OfType<JsonObject>())
         {
             var ofCourse = Cells(course, OfCourse);
+            if (names.GetValueOrDefault(ofCourse["subject"]) is { } name)
+                ofCourse[SubjectName] = name;
             var sections = course["sections"]?.AsArray() ?? [];
             if (sections.Count == 0)
                 yield return ofCourse;

@@ -38,6 +38,7 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
             "status",
             "consent",
             "notes",
+            "materials",
             "linkedTo",
             "seatsShared",
             "meetings"
@@ -79,6 +80,7 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
             ),
             Consent = section.Or("consent", false, flag => flag.Flag()),
             Notes = section.Or("notes", "", text => text.Text(2000)),
+            Materials = section.Or("materials", "", text => text.Text(CatalogueReader.LongestMaterials)),
             LinkedTo = section["linkedTo"].Values(one => (RegistrationNumber?)SharedValues.Number(one)),
             SeatsShared = section.Or<string?>("seatsShared", null, text => text.FilledText(80)),
             Patterns = section["meetings"].List(meeting => Pattern(meeting, term, defaults)),

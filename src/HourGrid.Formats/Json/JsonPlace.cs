@@ -62,9 +62,7 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
         }
         if (element.GetArrayLength() > most)
         {
-            notes.Refuse(
-                new(path, $"{element.GetArrayLength()} items", $"{most} at most") { Most = most }
-            );
+            notes.Refuse(new(path, $"{element.GetArrayLength()} items", $"{most} at most") { Most = most });
             return [];
         }
         var (place, all) = (path, notes);
@@ -87,9 +85,7 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
         {
             if (text.Length <= longest)
                 return text;
-            notes.Refuse(
-                new(path, $"text of {text.Length} characters", $"{longest} at most") { Most = longest }
-            );
+            notes.Refuse(new(path, $"text of {text.Length} characters", $"{longest} at most") { Most = longest });
         }
         return "";
     }

@@ -109,7 +109,7 @@ public static class TimetableTexts
             ];
             var instructors = string.Join("; ", section.Section.Instructors);
             if (!meetings[section].Any())
-                yield return [.. of, "", "", "", "", "", "", "", section.Section.Campus?.Value ?? "", instructors];
+                yield return [.. of, "", "", "", "", "", "", "", section.Section.TaughtOn?.Value ?? "", instructors];
             foreach (var meeting in meetings[section])
                 yield return
                 [

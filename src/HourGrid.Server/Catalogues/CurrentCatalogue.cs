@@ -16,6 +16,7 @@ internal sealed class CurrentCatalogue : IDisposable
         "",
         UniversityCatalogue.DefaultTimeZone,
         [],
+        [],
         FrozenDictionary<TermId, CourseIndex>.Empty,
         new Dictionary<(TermId, CourseId), DateTime>(),
         0
@@ -25,6 +26,9 @@ internal sealed class CurrentCatalogue : IDisposable
 
     /// <summary>The time zone of its hours, by its name in the IANA database.</summary>
     public string TimeZone => current.TimeZone;
+
+    /// <summary>Subjects that have a name.</summary>
+    public IReadOnlyList<Subject> Subjects => current.Subjects;
 
     public IReadOnlyList<Term> Terms => current.Terms;
 
@@ -56,6 +60,7 @@ internal sealed class CurrentCatalogue : IDisposable
             current = new(
                 kept.Catalogue.Institution,
                 kept.Catalogue.TimeZone,
+                kept.Catalogue.Subjects,
                 kept.Catalogue.Terms,
                 kept.Catalogue.Terms.ToFrozenDictionary(
                     term => term.Id,
@@ -112,6 +117,7 @@ internal sealed class CurrentCatalogue : IDisposable
     private sealed record Snapshots(
         string Institution,
         string TimeZone,
+        IReadOnlyList<Subject> Subjects,
         IReadOnlyList<Term> Terms,
         FrozenDictionary<TermId, CourseIndex> ByTerm,
         IReadOnlyDictionary<(TermId, CourseId), DateTime> SeatsAsOfUtc,

@@ -39,8 +39,10 @@ internal sealed record CourseBriefRecord(
 /// <param name="Sets">The same, so set out that what belongs together stands together.</param>
 internal sealed record CourseRecord(
     string Id,
+    string Subject,
     string Title,
     string Description,
+    string Materials,
     string Level,
     decimal MinCredits,
     decimal MaxCredits,
@@ -58,8 +60,10 @@ internal sealed record CourseRecord(
         var course = offered.Course;
         return new(
             course.Id.Value,
+            course.Subject,
             course.Title,
             course.Description,
+            course.Materials,
             course.Level,
             course.Credits.Min.Value,
             course.Credits.Max.Value,
@@ -115,6 +119,7 @@ internal sealed record SectionRowRecord(string Number, string? Under, IReadOnlyL
 /// <param name="SeatsShared">The name of the pool its seats are of, or null.</param>
 /// <param name="Consent">Whether the instructor must consent.</param>
 /// <param name="Notes">Remarks; may be empty.</param>
+/// <param name="Materials">Textbooks and other things it needs; may be empty.</param>
 /// <param name="Meetings">Its meetings; empty without set hours.</param>
 internal sealed record SectionRecord(
     string Number,
@@ -134,6 +139,7 @@ internal sealed record SectionRecord(
     string? SeatsShared,
     bool Consent,
     string Notes,
+    string Materials,
     IReadOnlyList<MeetingRecord> Meetings
 )
 {
@@ -145,7 +151,7 @@ internal sealed record SectionRecord(
             section.Label,
             section.Component,
             Words.Modes.Write(section.Mode),
-            section.Campus?.Value,
+            section.TaughtOn?.Value,
             section.Part,
             section.Credits?.Value,
             section.Instructors,
@@ -158,6 +164,7 @@ internal sealed record SectionRecord(
             section.SeatsShared,
             section.Consent,
             section.Notes,
+            section.Materials,
             [
                 .. section.Patterns.SelectMany(pattern =>
                     pattern.MeetingsIn(term).Select(meeting => MeetingRecord.Of(meeting, pattern.Room))

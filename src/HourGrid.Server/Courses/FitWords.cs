@@ -56,7 +56,7 @@ internal static class FitWords
         );
 
     private static IEnumerable<CampusId> CampusesOf(OfferedCourse offered) =>
-        offered.SectionsHeld.Select(section => section.Section.Campus).OfType<CampusId>().Distinct();
+        offered.SectionsHeld.Select(section => section.Section.TaughtOn).OfType<CampusId>().Distinct();
 
     private static string Name(Wish wish) =>
         wish.Kind switch

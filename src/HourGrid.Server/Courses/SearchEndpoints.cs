@@ -87,6 +87,7 @@ internal static class SearchEndpoints
         return TypedResults.Ok(
             new FacetsRecord(
                 facets.Subjects,
+                facets.CoursesBySubject,
                 facets.Attributes,
                 facets.Levels,
                 facets.Instructors,
@@ -197,15 +198,21 @@ internal static class Offers
             return [];
         return
         [
-            .. Meant("subject", index.Facets.Subjects, narrowing.Subjects)
+            .. Meant("subject", index.Facets.Subjects, narrowing.Subjects, index.Snapshot.NameOf)
                 .Concat(Meant("instructor", index.Facets.Instructors, narrowing.Instructors))
                 .Concat(Meant("attribute", index.Facets.Attributes, narrowing.Attributes))
                 .Take(Most),
         ];
 
-        IEnumerable<OfferRecord> Meant(string by, IReadOnlyList<string> values, IReadOnlyList<string> already) =>
+        IEnumerable<OfferRecord> Meant(
+            string by,
+            IReadOnlyList<string> values,
+            IReadOnlyList<string> already,
+            Func<string, string?>? nameOf = null
+        ) =>
             values
-                .Where(value => !already.Contains(value) && IsMeant(FoldedText.WordsOf(value), words))
+                .Where(value => !already.Contains(value))
+                .Where(value => IsMeant(FoldedText.WordsOf($"{value} {nameOf?.Invoke(value)}"), words))
                 .Select(value => new OfferRecord(by, value));
     }
 
@@ -215,6 +222,7 @@ internal static class Offers
 
 internal sealed record FacetsRecord(
     IReadOnlyList<string> Subjects,
+    IReadOnlyDictionary<string, int> CoursesBySubject,
     IReadOnlyList<string> Attributes,
     IReadOnlyList<string> Levels,
     IReadOnlyList<string> Instructors,

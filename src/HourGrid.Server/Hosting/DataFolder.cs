@@ -34,7 +34,11 @@ internal static class DataFolder
         await using var scope = app.Services.CreateAsyncScope();
         var database = scope.ServiceProvider.GetRequiredService<HourGridContext>();
         await DatabaseFile.PrepareAsync(database);
-        if (app.Configuration[FirstCatalogueSetting] is { } file)
+        // The file is not even opened where there is a catalogue.
+        if (
+            app.Configuration[FirstCatalogueSetting] is { } file
+            && await CatalogueReading.VersionAsync(database) == 0
+        )
         {
             var reading = CatalogueJson.Read(await File.ReadAllBytesAsync(file));
             if (await CatalogueImport.ImportFirstAsync(database, reading.Value, DateTime.UtcNow))

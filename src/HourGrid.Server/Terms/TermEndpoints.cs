@@ -16,6 +16,7 @@ internal static class TermEndpoints
             catalogue.Institution,
             catalogue.Version,
             [.. campuses.Select(campus => new CampusRecord(campus.Id.Value, campus.Name))],
+            [.. catalogue.Subjects.Select(subject => new SubjectRecord(subject.Code, subject.Name))],
             terms.Length == 0
                 ? []
                 :
@@ -52,6 +53,7 @@ internal sealed record TermsRecord(
     string Institution,
     long CatalogueVersion,
     IReadOnlyList<CampusRecord> Campuses,
+    IReadOnlyList<SubjectRecord> Subjects,
     IReadOnlyList<TravelRecord> Travel,
     IReadOnlyList<TermRecord> Terms
 );
@@ -60,6 +62,10 @@ internal sealed record TermsRecord(
 /// <param name="To">Another.</param>
 /// <param name="Minutes">Minutes between them.</param>
 internal sealed record TravelRecord(string From, string To, int Minutes);
+
+/// <param name="Code">Its code, as courses have it.</param>
+/// <param name="Name">Its name.</param>
+internal sealed record SubjectRecord(string Code, string Name);
 
 internal sealed record CampusRecord(string Id, string Name);
 

@@ -122,7 +122,9 @@ internal static class BruteForce
         foreach (var modes in new[] { ask.Modes, wanted.Modes })
             if (modes.Count > 0 && !modes.Contains(section.Mode))
                 return false;
-        var campuses = DatedClasses(term, section).Select(one => one.Campus).Append(section.Campus);
+        var campuses = DatedClasses(term, section)
+            .Select(one => one.Campus)
+            .Append(section.Mode is DeliveryMode.Online or DeliveryMode.OnlineLive ? null : section.Campus);
         foreach (var allowed in new[] { ask.Campus.Allowed, wanted.Campuses })
             if (allowed.Count > 0 && campuses.Any(campus => campus is { } place && !allowed.Contains(place)))
                 return false;

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { Desk } from '../desk';
+import { pick } from '../select';
 
 const startOf = (hours: string) => Number(hours.split('–')[0]!.replace(':', ''));
 const endOf = (hours: string) => Number(hours.split('–')[1]!.replace(':', ''));
@@ -44,7 +45,7 @@ test('moved across a conflict, the count is 0 until it is resolved, and the conf
   await expect(desk.classes.filter({ hasText: 'TID 210' }).first()).toBeVisible();
   await expect(page.getByText(/conflicts? between sections you keep/)).toBeVisible();
   await page
-    .getByRole('button', { name: /^Let go of what you keep of/ })
+    .getByRole('button', { name: /^Stop keeping sections of/ })
     .first()
     .click();
   await expect.poll(() => desk.count()).toBeGreaterThan(0);
@@ -95,19 +96,49 @@ test('why none: each wish leads to its row, and a way out gives what it says', a
 test('what matters orders the week shapes', async ({ page }) => {
   const desk = await Desk.open(page);
   await desk.add('TID 210', 'CAR 305', 'WRT 101');
-  const start = page.getByRole('region', { name: 'What matters' }).getByRole('button');
+  const start = page.getByRole('combobox', { name: 'What matters, start from' });
   await expect(start).toHaveText('A bit of everything');
-  await start.click();
-  await page.getByRole('menuitem', { name: 'Sleep in' }).click();
+  await pick(start, 'Sleep in');
   await expect(start).toHaveText('Sleep in');
   await expect.poll(() => desk.number()).toBe(1);
   const late = await desk.fact('first to last');
-  await start.click();
-  await page.getByRole('menuitem', { name: 'Done early' }).click();
+  await pick(start, 'Done early');
   await expect.poll(() => desk.fact('first to last')).not.toBe(late);
   const early = await desk.fact('first to last');
   expect(startOf(late)).toBeGreaterThan(startOf(early));
   expect(endOf(late)).toBeGreaterThanOrEqual(endOf(early));
+});
+
+test('a weight is one step when it is let go, and the order follows it meanwhile', async ({ page }) => {
+  const desk = await Desk.open(page);
+  await desk.add('TID 210', 'CAR 305', 'WRT 101');
+  const saves: string[] = [];
+  page.on('request', (request) => {
+    if (request.method() === 'PUT') saves.push(request.url());
+  });
+  const fader = page.getByRole('slider', { name: /^Later start/ });
+  const before = await desk.fact('first to last');
+  const box = (await fader.boundingBox())!;
+  await page.mouse.move(box.x + 4, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.move(box.x + box.width - 3, box.y + box.height / 2, { steps: 5 });
+  await expect.poll(() => desk.fact('first to last')).not.toBe(before);
+  expect(saves).toHaveLength(0);
+  await page.mouse.up();
+  await desk.saved();
+  expect(saves).toHaveLength(1);
+  await expect(fader).toHaveValue('100');
+  await page.keyboard.press('Control+z');
+  await expect(fader).toHaveValue('0');
+
+  await fader.focus();
+  await page.keyboard.down('ArrowRight');
+  await page.keyboard.down('ArrowRight');
+  await page.keyboard.up('ArrowRight');
+  await expect(fader).toHaveValue('10');
+  await desk.saved();
+  expect(saves).toHaveLength(2);
 });
 
 test('one goes to a number, and to the first and the last', async ({ page }) => {
@@ -159,8 +190,8 @@ test('all laid out, filtered by facts, and the most different', async ({ page })
   await expect(sheet.getByRole('status')).toHaveText(`${shapes} week shapes`);
   await sheet.getByRole('button', { name: 'Friday' }).click();
   await expect(sheet.getByRole('status')).toHaveText(new RegExp(`^\\d+ week shapes? of ${shapes}$`));
-  await sheet.getByRole('combobox', { name: 'Starts at or after' }).selectOption('12:00');
-  await sheet.getByRole('combobox', { name: 'Ends at or before' }).selectOption('13:00');
+  await pick(sheet.getByRole('combobox', { name: 'Starts at or after' }), '12:00');
+  await pick(sheet.getByRole('combobox', { name: 'Ends at or before' }), '13:00');
   await expect(sheet.getByText('No listed week shape has all of this.')).toBeVisible();
   await sheet.getByRole('button', { name: 'Show them all again' }).click();
   await sheet.getByRole('button', { name: 'Most different' }).click();
@@ -179,7 +210,10 @@ test('one week of the term is shown as it is', async ({ page }) => {
   await expect(desk.classes.filter({ hasText: 'GLZ 234' })).toHaveCount(0);
   await page.getByRole('button', { name: /^Week 9,.*no class/ }).click();
   await expect(desk.classes).toHaveCount(0);
-  await page.getByLabel('Week of a date').fill('2027-04-14');
+  const date = page.getByRole('textbox', { name: 'Week of a date' });
+  await date.fill('14 Apr');
+  await date.press('Enter');
+  await expect(date).toHaveValue('12 Apr');
   await expect(desk.classes.filter({ hasText: 'GLZ 234' }).first()).toBeVisible();
   await expect(desk.classes.filter({ hasText: 'GLZ 233' })).toHaveCount(0);
   await page.getByRole('button', { name: 'show all weeks' }).click();

@@ -353,8 +353,13 @@ test('a calendar is dropped on the grid, and several lines of hours are pasted',
       field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
     }, text);
   await paste('Mon 9-12 shift\nnonsense');
-  await expect(page.getByRole('alert')).toContainText('Line 2');
+  await expect(page.getByText('Can’t: Mon 9:00–12:00, shift', { exact: true })).toBeVisible();
+  await line.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“nonsense”');
   await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+  await line.fill('');
   await paste('Mon 9-12 shift\r\nTue Thu 18-20 choir\r\n');
+  await expect(page.getByText('Enter takes all 2.')).toBeVisible();
+  await line.press('Enter');
   await expect(desk.rules.getByRole('listitem')).toHaveCount(2);
 });

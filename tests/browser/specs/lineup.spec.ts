@@ -294,7 +294,7 @@ test('two windows of the line-up lose nothing', async ({ page, context }) => {
   await expect(lane(page, 'A')).toHaveAccessibleName(/baseline/);
 });
 
-test('what cannot be saved of the line-up is said and taken back', async ({ page }) => {
+test('what cannot be saved of the line-up is said, and saved later', async ({ page }) => {
   const desk = await Desk.open(page);
   await desk.add(...courses);
   await lineUp(desk, 1, 4);
@@ -303,8 +303,14 @@ test('what cannot be saved of the line-up is said and taken back', async ({ page
     route.request().method() === 'PUT' ? route.abort() : route.continue(),
   );
   await inLane(page, 'A', 'Take it out of the line-up');
-  await expect(page.getByRole('alert')).toContainText('That change was not saved.');
-  await expect(lane(page, 'B')).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('Not saved yet: line-up and choice.');
+  await expect(lane(page, 'B')).toHaveCount(0);
+  await page.unroute('**/picks');
+  await page.getByRole('alert').getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.reload();
+  await expect(lane(page, 'A')).toBeVisible();
+  await expect(lane(page, 'B')).toHaveCount(0);
 });
 
 for (const colorScheme of ['light', 'dark'] as const)

@@ -11,7 +11,9 @@ test.describe('with a server that stops', () => {
   });
   test.afterEach(() => server.stop());
 
-  test('a change survives the stop, a change of place, and a reload, and is saved when the server is back', async ({ page }) => {
+  test('a change survives the stop, a change of place, and a reload, and is saved when the server is back', async ({
+    page,
+  }) => {
     await page.goto(server.address);
     const desk = new Desk(page);
     await desk.add('TID 210');
@@ -142,7 +144,8 @@ test('an edit asks for nothing that is known', async ({ page }) => {
   const asked: string[] = [];
   page.on('request', (request) => {
     const { pathname } = new URL(request.url());
-    if (pathname.startsWith('/api/') && pathname !== '/api/terms') asked.push(`${request.method()} ${pathname.split('/')[2]} ${pathname.split('/').at(-1)}`);
+    if (pathname.startsWith('/api/') && pathname !== '/api/terms')
+      asked.push(`${request.method()} ${pathname.split('/')[2]} ${pathname.split('/').at(-1)}`);
   });
   await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('sat 8-9');
   await page.keyboard.press('Enter');

@@ -84,7 +84,7 @@ internal sealed class Admission
         || (rule == SeatsRule.Waitlist && offered.FreeWaitlistPlaces > 0);
 
     private static bool CampusesAllow(IReadOnlyList<CampusId> allowed, OfferedSection offered) =>
-        IsAllowed(allowed, offered.Section.Campus)
+        IsAllowed(allowed, offered.Section.TaughtOn)
         && offered.Meetings.All(meeting => IsAllowed(allowed, meeting.Campus));
 
     private static bool IsAllowed(IReadOnlyList<CampusId> allowed, CampusId? campus) =>
