@@ -50,16 +50,21 @@ internal static class CatalogueCommands
         try
         {
             var file = parsed.GetRequiredValue(From);
-            await using var database = await DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation);
-            var catalogue = await InputFile.ReadAsync(
-                "import",
-                file,
-                IsCsv(file) ? await OverKeptAsync(database, cancellation) : CatalogueJson.Read,
+            var isCsv = IsCsv(file);
+            // The database is opened while a file that says everything by itself is read.
+            var opening = Task.Run(
+                () => DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation),
                 cancellation
             );
+            var reading = isCsv ? null : ReadAsync(CatalogueJson.Read);
+            await using var database = await opening;
+            var catalogue = await (reading ?? ReadAsync(await OverKeptAsync(database, cancellation)));
             var changes = await CatalogueImport.ImportAsync(database, catalogue, DateTime.UtcNow, cancellation);
             await Console.Out.WriteAsync(Say(catalogue, changes));
             return 0;
+
+            Task<UniversityCatalogue> ReadAsync(Func<ReadOnlyMemory<byte>, Reading<UniversityCatalogue>> read) =>
+                InputFile.ReadAsync("import", file, read, cancellation);
         }
         catch (FormatProblemsException refused)
         {

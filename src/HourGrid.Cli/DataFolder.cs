@@ -1,5 +1,4 @@
 using HourGrid.Data;
-using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Cli;
 
@@ -10,18 +9,16 @@ internal static class DataFolder
     public static async Task<HourGridContext> OpenAsync(DirectoryInfo folder, CancellationToken cancellation)
     {
         folder.Create();
-        var options = new DbContextOptionsBuilder<HourGridContext>();
-        DatabaseFile.Use(options, DatabaseFile.In(folder.FullName));
-        var database = new HourGridContext(options.Options);
+        var path = DatabaseFile.In(folder.FullName);
         try
         {
             using var held = new DataFolderLock(folder.FullName);
-            await DatabaseFile.PrepareAsync(database, cancellation);
+            await DatabaseFile.PrepareAsync(path, cancellation);
         }
         catch (DataFolderInUseException)
         {
             // The server that holds the folder has brought the database up to date already.
         }
-        return database;
+        return DatabaseFile.Open(path);
     }
 }

@@ -8,8 +8,6 @@ internal sealed class DesignTimeContexts : IDesignTimeDbContextFactory<HourGridC
 {
     public HourGridContext CreateDbContext(string[] args)
     {
-        var options = new DbContextOptionsBuilder<HourGridContext>();
-        DatabaseFile.Use(options, "design-time.db");
-        return new(options.Options);
+        return DatabaseFile.Open("design-time.db");
     }
 }

@@ -12,11 +12,10 @@ using HourGrid.Server.Terms;
 
 var builder = WebApplication.CreateBuilder(args);
 
-builder.AddHosting();
 builder.AddDataFolder();
+builder.AddHosting();
 builder.Services.AddProblems();
 builder.Services.AddStudents();
-builder.Services.AddSingleton<CurrentCatalogue>();
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
 builder.Services.AddSingleton<AnswerRoom>();
@@ -54,8 +53,10 @@ app.MapClient();
 
 if (!DataFolder.IsDescribingOnly)
 {
+    WarmUp.CompileEngine();
     await app.PrepareDataAsync();
     app.Services.GetRequiredService<WarmUp>().Run();
+    _ = WarmUp.CompileQueriesAsync(app.Services);
 }
 
 await app.RunAsync();

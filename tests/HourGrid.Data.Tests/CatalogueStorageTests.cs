@@ -19,7 +19,7 @@ public sealed class CatalogueStorageTests : IDisposable
         var sample = TestDatabase.Sample();
         await using (var database = Open())
         {
-            await DatabaseFile.PrepareAsync(database);
+            await DatabaseFile.PrepareAsync(file.File);
             Assert.Null(await CatalogueReading.ReadAsync(database));
             Assert.True(await CatalogueImport.ImportFirstAsync(database, sample, Now));
         }
@@ -37,7 +37,7 @@ public sealed class CatalogueStorageTests : IDisposable
         for (var start = 0; start < 2; start++)
         {
             await using var database = Open();
-            await DatabaseFile.PrepareAsync(database);
+            await DatabaseFile.PrepareAsync(file.File);
             Assert.Equal(start == 0, await CatalogueImport.ImportFirstAsync(database, sample, Now));
         }
         await using var after = Open();
@@ -55,10 +55,8 @@ public sealed class CatalogueStorageTests : IDisposable
         };
         await using (var database = Open())
         {
-            await DatabaseFile.PrepareAsync(database);
-            await Assert.ThrowsAsync<SqliteException>(() =>
-                CatalogueImport.ImportFirstAsync(database, broken, Now)
-            );
+            await DatabaseFile.PrepareAsync(file.File);
+            await Assert.ThrowsAsync<SqliteException>(() => CatalogueImport.ImportFirstAsync(database, broken, Now));
         }
         await using var after = Open();
         Assert.Null(await CatalogueReading.ReadAsync(after));
@@ -71,13 +69,14 @@ public sealed class CatalogueStorageTests : IDisposable
     {
         await using (var database = Open())
         {
-            await DatabaseFile.PrepareAsync(database);
+            var older = database.Database.GetMigrations().SkipLast(1).Last();
+            await database.Database.MigrateAsync(older);
             await database.Database.ExecuteSqlRawAsync(
                 "INSERT INTO __EFMigrationsLock (Id, Timestamp) VALUES (1, '2027-01-01')"
             );
         }
         await using var again = Open();
-        await DatabaseFile.PrepareAsync(again);
+        await DatabaseFile.PrepareAsync(file.File);
         Assert.Empty(await again.Database.GetPendingMigrationsAsync());
     }
 
@@ -85,7 +84,7 @@ public sealed class CatalogueStorageTests : IDisposable
     public async Task The_file_writes_ahead_and_to_the_disk()
     {
         await using var database = Open();
-        await DatabaseFile.PrepareAsync(database);
+        await DatabaseFile.PrepareAsync(file.File);
         Assert.Equal("wal", await Pragma(database, "journal_mode"));
         Assert.Equal("2", await Pragma(database, "synchronous"));
         Assert.Equal("1", await Pragma(database, "foreign_keys"));

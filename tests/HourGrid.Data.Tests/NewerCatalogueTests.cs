@@ -186,11 +186,7 @@ public sealed class NewerCatalogueTests : IDisposable
         return sample with { Courses = courses };
     }
 
-    private async Task PrepareAsync()
-    {
-        await using var database = file.Open();
-        await DatabaseFile.PrepareAsync(database);
-    }
+    private Task PrepareAsync() => DatabaseFile.PrepareAsync(file.File);
 
     private async Task<CatalogueChanges> ImportAsync(UniversityCatalogue catalogue, DateTime asOf)
     {

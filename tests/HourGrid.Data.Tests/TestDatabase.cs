@@ -3,7 +3,6 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Catalogue;
-using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Tests;
 
@@ -18,18 +17,19 @@ internal sealed class TestDatabase : IDisposable
         folder.Delete(recursive: true);
     }
 
-    public HourGridContext Open()
-    {
-        var options = new DbContextOptionsBuilder<HourGridContext>();
-        DatabaseFile.Use(options, Path.Combine(folder.FullName, "hour-grid.db"));
-        return new(options.Options);
-    }
+    /// <summary>Where the file is.</summary>
+    public string File => DatabaseFile.In(folder.FullName);
+
+    public HourGridContext Open() => DatabaseFile.Open(File);
 
     public static UniversityCatalogue Sample()
     {
         for (var at = new DirectoryInfo(AppContext.BaseDirectory); at is not null; at = at.Parent)
-            if (Path.Combine(at.FullName, "demo", "saltmere.catalogue.json") is var file && File.Exists(file))
-                return CatalogueJson.Read(File.ReadAllBytes(file)).Value;
+            if (
+                Path.Combine(at.FullName, "demo", "saltmere.catalogue.json") is var file
+                && System.IO.File.Exists(file)
+            )
+                return CatalogueJson.Read(System.IO.File.ReadAllBytes(file)).Value;
         throw new FileNotFoundException("demo/saltmere.catalogue.json");
     }
 

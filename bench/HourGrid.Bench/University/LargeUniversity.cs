@@ -4,11 +4,14 @@ using HourGrid.Core.Catalogue;
 
 namespace HourGrid.Bench.University;
 
-/// <summary>Makes the catalogue of a large university: 5,000 courses with 20,000 sections, the same every time.</summary>
+/// <summary>Makes the catalogue of a large university: 5,060 courses with 25,878 sections, the same every time.</summary>
 internal static class LargeUniversity
 {
-    public const int Courses = 5_000;
-    public const int SectionsOfCourse = 4;
+    public const int Courses = 5_060;
+
+    /// <summary>Every course has so many sections, and some one more.</summary>
+    private const int SectionsOfCourse = 5;
+    private const int CoursesWithOneMore = 578;
 
     private static readonly string[] Syllables =
     [
@@ -78,7 +81,7 @@ internal static class LargeUniversity
         var subject = $"{(char)('A' + index / 50 % 10)}{(char)('A' + index / 50 / 10)}X";
         var course = (100 + index % 50 * 8).ToString(CultureInfo.InvariantCulture);
         var sections = new List<Section>();
-        for (var i = 0; i < SectionsOfCourse; i++)
+        for (var i = 0; i < SectionsOfCourse + (index < CoursesWithOneMore ? 1 : 0); i++)
             sections.Add(MakeSection(i, dice, instructors, number++, sections));
         return new()
         {

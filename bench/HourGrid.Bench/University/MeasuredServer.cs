@@ -10,8 +10,9 @@ internal sealed class MeasuredServer : IDisposable
     private readonly Process process;
     private readonly HttpClient http;
 
-    public MeasuredServer(string folder)
+    public MeasuredServer(string folder, params string[] more)
     {
+        var start = Stopwatch.GetTimestamp();
         var address = $"http://127.0.0.1:{FreePort()}";
         process = Process.Start(
             new ProcessStartInfo(
@@ -21,6 +22,7 @@ internal sealed class MeasuredServer : IDisposable
                     $"--urls={address}",
                     $"--DataFolder={folder}",
                     "--Logging:LogLevel:Default=Warning",
+                    .. more,
                 ]
             )
             {
@@ -30,7 +32,21 @@ internal sealed class MeasuredServer : IDisposable
         )!;
         http = new HttpClient { BaseAddress = new(address) };
         while (!IsUp())
-            Thread.Yield();
+            Thread.Sleep(10);
+        StartMs = Stopwatch.GetElapsedTime(start).TotalMilliseconds;
+    }
+
+    /// <summary>From its start until it answered, in milliseconds.</summary>
+    public double StartMs { get; }
+
+    /// <summary>The memory it has taken.</summary>
+    public double Megabytes
+    {
+        get
+        {
+            process.Refresh();
+            return process.WorkingSet64 / 1e6;
+        }
     }
 
     /// <summary>The whole of what the server says to an address.</summary>

@@ -5,6 +5,7 @@ import { loosened, phraseOf, sayLoosening, sides } from './narrowing';
 import { sayAge } from './SeatsAge';
 
 const names = {
+  subject: (code: string) => code,
   campus: (id: string) => ({ HAR: 'Harbour', KLN: 'Kiln', RDG: 'Ridge' })[id] ?? id,
   part: (id: string) => (id === 'whole' ? 'the whole term' : id),
 };

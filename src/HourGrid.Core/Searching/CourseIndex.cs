@@ -42,20 +42,35 @@ public sealed class CourseIndex
         courses = [.. snapshot.Courses.Where(course => course.SectionsHeld.Any())];
         NotOffered = snapshot.Courses.Count - courses.Length;
         var names = snapshot.Subjects.ToDictionary(subject => subject.Code, subject => subject.Name);
-        var byWord = new Dictionary<string, HashSet<Posting>>();
+        var byWord = new Dictionary<string, List<Posting>>();
+        // Many sections have the same instructors.
+        var wordsOf = new Dictionary<string, IReadOnlyList<string>>();
         for (var course = 0; course < courses.Length; course++)
             foreach (var (field, text) in TextsOf(courses[course], names))
-            foreach (var word in FoldedText.WordsOf(text))
             {
-                if (!byWord.TryGetValue(word, out var its))
-                    byWord[word] = its = [];
-                its.Add(new(course, field));
+                if (!wordsOf.TryGetValue(text, out var itsWords))
+                    wordsOf[text] = itsWords = FoldedText.WordsOf(text);
+                foreach (var word in itsWords)
+                {
+                    if (!byWord.TryGetValue(word, out var its))
+                        byWord[word] = its = [];
+                    Add(its, new(course, field));
+                }
             }
         words = [.. byWord.Keys];
         Array.Sort(words, StringComparer.Ordinal);
         postings = [.. words.Select(word => byWord[word].ToArray())];
         Facets = new Facets(courses);
         Frame = StampFrame.Of(courses.SelectMany(course => course.SectionsHeld));
+    }
+
+    /// <summary>Adds a posting that is not there yet; those of its course stand last.</summary>
+    private static void Add(List<Posting> postings, Posting posting)
+    {
+        for (var i = postings.Count - 1; i >= 0 && postings[i].Course == posting.Course; i--)
+            if (postings[i].Field == posting.Field)
+                return;
+        postings.Add(posting);
     }
 
     /// <summary>The words of another index over a catalogue that differs in its seats alone.</summary>

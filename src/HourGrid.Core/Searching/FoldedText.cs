@@ -15,9 +15,12 @@ public static class FoldedText
         var words = new List<string>();
         var word = new StringBuilder();
         var kind = Kind.Between;
-        foreach (var character in text.Normalize(NormalizationForm.FormD))
+        foreach (var character in (Ascii.IsValid(text) ? text : text.Normalize(NormalizationForm.FormD)))
         {
-            if (CharUnicodeInfo.GetUnicodeCategory(character) == UnicodeCategory.NonSpacingMark)
+            if (
+                !char.IsAscii(character)
+                && CharUnicodeInfo.GetUnicodeCategory(character) == UnicodeCategory.NonSpacingMark
+            )
                 continue;
             var its = KindOf(character);
             if (its != kind && word.Length > 0)

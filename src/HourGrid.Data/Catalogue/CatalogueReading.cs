@@ -1,4 +1,5 @@
 using HourGrid.Core.Catalogue;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
@@ -21,6 +22,14 @@ public static class CatalogueReading
         HourGridContext database,
         CancellationToken cancellation = default
     ) => Of(await KeptRows.ReadAsync(database, cancellation));
+
+    /// <summary>The same, from the file at a path.</summary>
+    public static KeptCatalogue? Read(string path)
+    {
+        using var connection = new SqliteConnection(DatabaseFile.ConnectionTo(path));
+        connection.Open();
+        return Of(KeptRows.Read(connection));
+    }
 
     internal static KeptCatalogue? Of(KeptRows rows)
     {

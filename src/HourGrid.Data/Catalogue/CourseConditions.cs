@@ -17,20 +17,23 @@ internal static class CourseConditions
     public static ValueConverter<Prerequisite?, string?> Prerequisites { get; } =
         new(
             condition => condition == null ? null : JsonSerializer.Serialize(condition, Json),
-            text => text == null ? null : JsonSerializer.Deserialize<Prerequisite>(text, Json)
+            text => PrerequisitesOf(text)
         );
 
     public static ValueConverter<IReadOnlyList<Restriction>, string> Restrictions { get; } =
-        new(
-            restrictions => JsonSerializer.Serialize(restrictions, Json),
-            text => JsonSerializer.Deserialize<IReadOnlyList<Restriction>>(text, Json)!
-        );
+        new(restrictions => JsonSerializer.Serialize(restrictions, Json), text => RestrictionsOf(text));
 
     public static ValueComparer<IReadOnlyList<Restriction>> SameRestrictions { get; } =
         new(
             (one, other) => JsonSerializer.Serialize(one, Json) == JsonSerializer.Serialize(other, Json),
             restrictions => JsonSerializer.Serialize(restrictions, Json).GetHashCode(StringComparison.Ordinal)
         );
+
+    public static Prerequisite? PrerequisitesOf(string? text) =>
+        text is null ? null : JsonSerializer.Deserialize<Prerequisite>(text, Json);
+
+    public static IReadOnlyList<Restriction> RestrictionsOf(string text) =>
+        text == "[]" ? [] : JsonSerializer.Deserialize<IReadOnlyList<Restriction>>(text, Json)!;
 
     private static void NamePrerequisiteKinds(JsonTypeInfo type)
     {

@@ -1,8 +1,10 @@
+using System.Data.Common;
+using HourGrid.Core.Catalogue;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
-/// <summary>The rows of the catalogue that the database holds, read flat: joins would repeat each section for each of its meetings.</summary>
+/// <summary>The rows of the catalogue that the database holds.</summary>
 /// <param name="Catalogue">The catalogue itself; null while there is none.</param>
 /// <param name="Subjects">Subjects, in order.</param>
 /// <param name="Campuses">Campuses, in order.</param>
@@ -23,52 +25,227 @@ internal sealed record KeptRows(
     /// <summary>The version of the catalogue; 0 while there is none.</summary>
     public int Version => Catalogue?.Version ?? 0;
 
-    /// <summary>Reads them in one transaction, so that an import in between cannot mix two catalogues.</summary>
+    /// <summary>Reads them all.</summary>
     public static async Task<KeptRows> ReadAsync(HourGridContext database, CancellationToken cancellation)
     {
-        await using var transaction = await ReadTransaction.BeginAsync(database, cancellation);
-        return new(
-            await database.Catalogue.AsNoTracking().SingleOrDefaultAsync(cancellation),
-            await database.Subjects.AsNoTracking().OrderBy(row => row.Position).ToListAsync(cancellation),
-            await database.Campuses.AsNoTracking().OrderBy(row => row.Position).ToListAsync(cancellation),
-            await database
-                .Travel.AsNoTracking()
-                .OrderBy(row => row.FromCampusId)
-                .ThenBy(row => row.ToCampusId)
-                .ToListAsync(cancellation),
-            await database
-                .Terms.AsNoTracking()
-                .Include(row => row.Parts.OrderBy(part => part.Position))
-                .Include(row => row.NoClass.OrderBy(days => days.Position))
-                .AsSplitQuery()
-                .OrderBy(row => row.Position)
-                .ToListAsync(cancellation),
-            await database.Courses.AsNoTracking().OrderBy(row => row.Position).ToListAsync(cancellation),
-            await SectionsAsync(database, cancellation)
-        );
+        await database.Database.OpenConnectionAsync(cancellation);
+        try
+        {
+            return Read(database.Database.GetDbConnection());
+        }
+        finally
+        {
+            await database.Database.CloseConnectionAsync();
+        }
     }
 
-    private static async Task<IReadOnlyList<SectionRow>> SectionsAsync(
-        HourGridContext database,
-        CancellationToken cancellation
-    )
+    /// <summary>
+    /// Reads them all from an open connection, in one transaction, so that an import in between cannot mix two catalogues;
+    /// nobody who writes waits for it.
+    /// </summary>
+    public static KeptRows Read(DbConnection connection)
     {
-        var sections = await database.Sections.AsNoTracking().OrderBy(row => row.Position).ToListAsync(cancellation);
-        var byId = sections.ToDictionary(section => section.Id);
-        var meetings = database
-            .Set<MeetingRow>()
-            .AsNoTracking()
-            .OrderBy(row => row.SectionId)
-            .ThenBy(row => row.Position);
-        await foreach (var meeting in meetings.AsAsyncEnumerable().WithCancellation(cancellation))
-            byId[meeting.SectionId].Meetings.Add(meeting);
-        var links = database
-            .Set<SectionLinkRow>()
-            .AsNoTracking()
-            .OrderBy(row => row.SectionId)
-            .ThenBy(row => row.Position);
-        await foreach (var link in links.AsAsyncEnumerable().WithCancellation(cancellation))
-            byId[link.SectionId].Links.Add(link);
-        return sections;
+        Run("BEGIN DEFERRED");
+        try
+        {
+            var rows = new RowCursor(connection);
+            var terms = rows.All(
+                "SELECT Id, Position, Name, Start, \"End\" FROM Terms ORDER BY Position",
+                row => new TermRow
+                {
+                    Id = row.Text(),
+                    Position = row.Whole(),
+                    Name = row.Text(),
+                    Start = row.Date(),
+                    End = row.Date(),
+                }
+            );
+            AddParts(rows, terms.ToDictionary(term => term.Id));
+            var sections = ReadSections(rows);
+            AddMeetings(rows, sections.ToDictionary(section => section.Id));
+            return new(
+                rows.All(
+                        "SELECT Id, Institution, TimeZone, Version FROM Catalogue",
+                        row => new CatalogueRow
+                        {
+                            Id = row.Whole(),
+                            Institution = row.Text(),
+                            TimeZone = row.Text(),
+                            Version = row.Whole(),
+                        }
+                    )
+                    .SingleOrDefault(),
+                rows.All(
+                    "SELECT Code, Position, Name FROM Subjects ORDER BY Position",
+                    row => new SubjectRow
+                    {
+                        Code = row.Text(),
+                        Position = row.Whole(),
+                        Name = row.Text(),
+                    }
+                ),
+                rows.All(
+                    "SELECT Id, Position, Name FROM Campuses ORDER BY Position",
+                    row => new CampusRow
+                    {
+                        Id = row.Text(),
+                        Position = row.Whole(),
+                        Name = row.Text(),
+                    }
+                ),
+                rows.All(
+                    "SELECT FromCampusId, ToCampusId, Minutes FROM Travel ORDER BY FromCampusId, ToCampusId",
+                    row => new TravelRow
+                    {
+                        FromCampusId = row.Text(),
+                        ToCampusId = row.Text(),
+                        Minutes = row.Whole(),
+                    }
+                ),
+                terms,
+                ReadCourses(rows),
+                sections
+            );
+        }
+        finally
+        {
+            Run("COMMIT");
+        }
+
+        void Run(string sql)
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = sql;
+            command.ExecuteNonQuery();
+        }
+    }
+
+    private static void AddParts(RowCursor rows, Dictionary<string, TermRow> terms)
+    {
+        var parts = rows.All(
+            "SELECT TermId, Id, Position, Name, Start, \"End\" FROM PartsOfTerm ORDER BY Position",
+            row => new PartOfTermRow
+            {
+                TermId = row.Text(),
+                Id = row.Text(),
+                Position = row.Whole(),
+                Name = row.Text(),
+                Start = row.Date(),
+                End = row.Date(),
+            }
+        );
+        foreach (var part in parts)
+            terms[part.TermId].Parts.Add(part);
+        var noClass = rows.All(
+            "SELECT TermId, Position, \"From\", \"To\", Name FROM NoClass ORDER BY Position",
+            row => new NoClassRow
+            {
+                TermId = row.Text(),
+                Position = row.Whole(),
+                From = row.Date(),
+                To = row.Date(),
+                Name = row.Text(),
+            }
+        );
+        foreach (var days in noClass)
+            terms[days.TermId].NoClass.Add(days);
+    }
+
+    private static List<CourseRow> ReadCourses(RowCursor rows) =>
+        rows.All(
+            """
+            SELECT Id, Position, Subject, Number, Title, Description, Materials, MinCreditsHundredths,
+                MaxCreditsHundredths, Level, Attributes, Prerequisites, Corequisites, Restrictions
+            FROM Courses ORDER BY Position
+            """,
+            row => new CourseRow
+            {
+                Id = row.Text(),
+                Position = row.Whole(),
+                Subject = row.Text(),
+                Number = row.Text(),
+                Title = row.Text(),
+                Description = row.Text(),
+                Materials = row.Text(),
+                MinCreditsHundredths = row.Whole(),
+                MaxCreditsHundredths = row.Whole(),
+                Level = row.Text(),
+                Attributes = row.Texts(),
+                Prerequisites = CourseConditions.PrerequisitesOf(row.OptionalText()),
+                Corequisites = row.Texts(),
+                Restrictions = CourseConditions.RestrictionsOf(row.Text()),
+            }
+        );
+
+    private static List<SectionRow> ReadSections(RowCursor rows) =>
+        rows.All(
+            """
+            SELECT Id, CourseId, TermId, Number, Position, Label, Component, Arrangement, PartId, CreditsHundredths, Mode,
+                CampusId, Instructors, Capacity, Enrolled, WaitlistCapacity, Waitlisted, SeatsAsOfUtc, Status, Consent,
+                Notes, Materials, SeatsShared
+            FROM Sections ORDER BY Position
+            """,
+            row => new SectionRow
+            {
+                Id = row.Whole(),
+                CourseId = row.Text(),
+                TermId = row.Text(),
+                Number = row.Text(),
+                Position = row.Whole(),
+                Label = row.Text(),
+                Component = row.Text(),
+                Arrangement = row.Text(),
+                PartId = row.OptionalText(),
+                CreditsHundredths = row.OptionalWhole(),
+                Mode = row.Word<DeliveryMode>(),
+                CampusId = row.OptionalText(),
+                Instructors = row.Texts(),
+                Capacity = row.Whole(),
+                Enrolled = row.Whole(),
+                WaitlistCapacity = row.Whole(),
+                Waitlisted = row.Whole(),
+                SeatsAsOfUtc = row.Moment(),
+                Status = row.Word<SectionStatus>(),
+                Consent = row.Flag(),
+                Notes = row.Text(),
+                Materials = row.Text(),
+                SeatsShared = row.OptionalText(),
+            }
+        );
+
+    private static void AddMeetings(RowCursor rows, Dictionary<int, SectionRow> sections)
+    {
+        var meetings = rows.All(
+            """
+            SELECT SectionId, Position, Days, StartMinute, EndMinute, Room, CampusId, "From", "To", EveryWeeks
+            FROM Meetings ORDER BY SectionId, Position
+            """,
+            row => new MeetingRow
+            {
+                SectionId = row.Whole(),
+                Position = row.Whole(),
+                Days = (byte)row.Whole(),
+                StartMinute = row.Whole(),
+                EndMinute = row.Whole(),
+                Room = row.Text(),
+                CampusId = row.OptionalText(),
+                From = row.Date(),
+                To = row.Date(),
+                EveryWeeks = row.Whole(),
+            }
+        );
+        foreach (var meeting in meetings)
+            sections[meeting.SectionId].Meetings.Add(meeting);
+        var links = rows.All(
+            "SELECT SectionId, Position, LinkedNumber FROM SectionLinks ORDER BY SectionId, Position",
+            row => new SectionLinkRow
+            {
+                SectionId = row.Whole(),
+                Position = row.Whole(),
+                LinkedNumber = row.Text(),
+            }
+        );
+        foreach (var link in links)
+            sections[link.SectionId].Links.Add(link);
     }
 }

@@ -1,8 +1,12 @@
 using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
+using HourGrid.Data;
+using HourGrid.Formats.Answers;
 using HourGrid.Server.Catalogues;
 using Microsoft.AspNetCore.Http.Json;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 
 namespace HourGrid.Server.Answers;
@@ -19,20 +23,43 @@ internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerRoom room, IOptio
     /// <summary>Nothing of it is kept but the answers, which the first other asks push out.</summary>
     public void Run()
     {
-        foreach (var term in catalogue.Terms)
-            for (var time = 0; time < Times; time++)
-            {
-                var ask = AskFor(catalogue.Find(term.Id)!, time);
-                var answer = room.Answer(ask, CancellationToken.None);
-                JsonSerializer.SerializeToUtf8Bytes(answer, json.Value.SerializerOptions);
-                room.WeekShapes(ask, 0, 1, CancellationToken.None);
-                room.Costs(ask, CancellationToken.None);
-                room.Standings(ask, CancellationToken.None);
-            }
+        foreach (var term in catalogue.Terms.Take(1))
+        {
+            var ask = AskFor(catalogue.Find(term.Id)!);
+            var answer = room.Answer(ask, CancellationToken.None);
+            JsonSerializer.SerializeToUtf8Bytes(answer, json.Value.SerializerOptions);
+            room.WeekShapes(ask, 0, 1, CancellationToken.None);
+            room.Costs(ask, CancellationToken.None);
+            room.Standings(ask, CancellationToken.None);
+        }
     }
 
-    /// <summary>Courses with many sections, under rules of every form; another ask each time.</summary>
-    private static Ask AskFor(CatalogueSnapshot snapshot, int time) =>
+    /// <summary>What needs no catalogue: most of the engine's code, while the data are read.</summary>
+    public static void CompileEngine()
+    {
+        var parts = new AnswerParts
+        {
+            Top = 1,
+            Shapes = true,
+            Costs = true,
+            Sections = true,
+        };
+        for (var time = 0; time < Times; time++)
+            AnswerFile.Write(SmallWorld.Snapshot(), SmallWorld.Ask(), parts, CancellationToken.None);
+    }
+
+    /// <summary>Compiles the queries that the first page asks, while the server answers already.</summary>
+    public static async Task CompileQueriesAsync(IServiceProvider services)
+    {
+        await using var scope = services.CreateAsyncScope();
+        var database = scope.ServiceProvider.GetRequiredService<HourGridContext>();
+        await database.Students.AnyAsync(student => student.Id == Guid.Empty);
+        await database.Sketches.Where(row => row.StudentId == Guid.Empty).OrderBy(row => row.Place).ToListAsync();
+        await database.SketchSteps.AsNoTracking().FirstOrDefaultAsync(step => step.SketchId == Guid.Empty);
+    }
+
+    /// <summary>Courses with many sections, under rules of every form.</summary>
+    private static Ask AskFor(CatalogueSnapshot snapshot) =>
         new()
         {
             Term = snapshot.Term.Id,
@@ -40,7 +67,6 @@ internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerRoom room, IOptio
             [
                 .. snapshot
                     .Courses.OrderByDescending(course => course.Sections.Count)
-                    .Skip(time)
                     .Take(Courses)
                     .Select(
                         (course, i) =>

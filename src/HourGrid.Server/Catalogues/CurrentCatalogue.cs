@@ -55,26 +55,29 @@ internal sealed class CurrentCatalogue : IDisposable
         {
             if (await CatalogueReading.VersionAsync(database, cancellation) == current.Version)
                 return;
-            if (await CatalogueReading.ReadAsync(database, cancellation) is not { } kept)
-                return;
-            current = new(
-                kept.Catalogue.Institution,
-                kept.Catalogue.TimeZone,
-                kept.Catalogue.Subjects,
-                kept.Catalogue.Terms,
-                kept.Catalogue.Terms.ToFrozenDictionary(
-                    term => term.Id,
-                    term => new CourseIndex(kept.Catalogue.SnapshotOf(term.Id)!)
-                ),
-                kept.SeatsAsOfUtc,
-                kept.Version
-            );
+            if (await CatalogueReading.ReadAsync(database, cancellation) is { } kept)
+                Take(kept);
         }
         finally
         {
             reading.Release();
         }
     }
+
+    /// <summary>Serves a catalogue from now on.</summary>
+    public void Take(KeptCatalogue kept) =>
+        current = new(
+            kept.Catalogue.Institution,
+            kept.Catalogue.TimeZone,
+            kept.Catalogue.Subjects,
+            kept.Catalogue.Terms,
+            kept.Catalogue.Terms.ToFrozenDictionary(
+                term => term.Id,
+                term => new CourseIndex(kept.Catalogue.SnapshotOf(term.Id)!)
+            ),
+            kept.SeatsAsOfUtc,
+            kept.Version
+        );
 
     /// <summary>Takes over new seats of a course that were kept just now; anything else that is new is read too.</summary>
     public async Task ReadSeatsAsync(

@@ -1,4 +1,5 @@
 using System.Reflection;
+using HourGrid.Core.Catalogue;
 using HourGrid.Data;
 using HourGrid.Data.Catalogue;
 using HourGrid.Formats.Catalogue;
@@ -19,34 +20,59 @@ internal static class DataFolder
     public static void AddDataFolder(this WebApplicationBuilder builder)
     {
         var folder = Path.GetFullPath(builder.Configuration[Setting] ?? "data");
-        builder.Services.AddDbContext<HourGridContext>(options => DatabaseFile.Use(options, DatabaseFile.In(folder)));
+        var path = DatabaseFile.In(folder);
+        var catalogue = new CurrentCatalogue();
+        builder.Services.AddSingleton(_ => catalogue);
+        builder.Services.AddDbContext<HourGridContext>(options => DatabaseFile.Use(options, path));
         if (IsDescribingOnly)
             return;
         var keys = Directory.CreateDirectory(Path.Combine(folder, "keys"));
         builder.Services.AddDataProtection().SetApplicationName("HourGrid").PersistKeysToFileSystem(keys);
-        builder.Services.AddSingleton(_ => new DataFolderLock(folder));
+        var held = new DataFolderLock(folder);
+        builder.Services.AddSingleton(_ => held);
+        // Begun at once: the rest of the server is put together meanwhile.
+        var file = builder.Configuration[FirstCatalogueSetting];
+        var preparing = Task.Run(() => PrepareAsync(path, file, catalogue));
+        builder.Services.AddSingleton(new PreparedData(preparing));
     }
 
-    /// <summary>Brings the database up to date, imports the first catalogue where none is, and reads it.</summary>
+    /// <summary>Settles once the data are there; the data folder is this process's until it ends.</summary>
     public static async Task PrepareDataAsync(this WebApplication app)
     {
         app.Services.GetRequiredService<DataFolderLock>();
-        await using var scope = app.Services.CreateAsyncScope();
-        var database = scope.ServiceProvider.GetRequiredService<HourGridContext>();
-        await DatabaseFile.PrepareAsync(database);
-        // The file is not even opened where there is a catalogue.
-        if (
-            app.Configuration[FirstCatalogueSetting] is { } file
-            && await CatalogueReading.VersionAsync(database) == 0
-        )
+        if (await app.Services.GetRequiredService<PreparedData>().Preparing is { } imported)
+            app.Logger.ImportedFirstCatalogue(imported.Institution, imported.Courses.Count);
+    }
+
+    /// <summary>
+    /// Brings the database up to date, imports the first catalogue where none is, and reads it. The catalogue that was
+    /// imported; null where there was one, whose file is then not even opened.
+    /// </summary>
+    private static async Task<UniversityCatalogue?> PrepareAsync(
+        string path,
+        string? file,
+        CurrentCatalogue catalogue
+    )
+    {
+        await DatabaseFile.PrepareAsync(path);
+        if (CatalogueReading.Read(path) is { } kept)
         {
-            var reading = CatalogueJson.Read(await File.ReadAllBytesAsync(file));
-            if (await CatalogueImport.ImportFirstAsync(database, reading.Value, DateTime.UtcNow))
-                app.Logger.ImportedFirstCatalogue(reading.Value.Institution, reading.Value.Courses.Count);
+            catalogue.Take(kept);
+            return null;
         }
-        await app.Services.GetRequiredService<CurrentCatalogue>().ReadAsync(database);
+        if (file is null)
+            return null;
+        var first = CatalogueJson.Read(await File.ReadAllBytesAsync(file)).Value;
+        await using var database = DatabaseFile.Open(path);
+        await CatalogueImport.ImportFirstAsync(database, first, DateTime.UtcNow);
+        catalogue.Take(CatalogueReading.Read(path)!);
+        return first;
     }
 }
+
+/// <summary>The data while they are prepared.</summary>
+/// <param name="Preparing">Gives the first catalogue where it was imported now.</param>
+internal sealed record PreparedData(Task<UniversityCatalogue?> Preparing);
 
 internal static partial class DataFolderLog
 {
