@@ -1,6 +1,7 @@
-import { memo } from 'react';
+import { type CSSProperties, memo } from 'react';
 import { along, type Axis, percent } from './axis';
 import { colourOf, type GridClass, markOf, sayClass, sayComponent, sayComponentShort, sayWeeksShort } from './classes';
+import { Fit } from './Fit';
 import type { Share } from './shares';
 
 export type ClassHandlers = {
@@ -36,28 +37,29 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
       data-section={one.section.number}
       title={said}
       className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] border border-on-course/35 text-11 leading-[1.25] text-on-course motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
-      style={{
+      style={
+        {
         left: percent(left),
         width: percent(along(axis, one.end) - left),
         top: `calc(6px + ${share.top} * (100% - 12px))`,
         height: `calc(${share.height} * (100% - 12px) - ${short ? 1 : 0}px)`,
         backgroundColor: colourOf(one.colour),
-      }}
+        '--behind': colourOf(one.colour),
+        } as CSSProperties
+      }
     >
-      <div aria-hidden="true" className={short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}>
-        <div className={`font-heavy @max-[40px]:hidden ${short ? 'truncate' : ''}`}>
-          <span className="text-12 @max-[64px]:text-11 @max-[64px]:tracking-tight">{one.course.id}</span>
-          {short && <span className="ml-1 font-text @max-[90px]:hidden">{sayComponent(one.section)}</span>}
-        </div>
-        <div className="hidden text-12 font-heavy @max-[40px]:block">{markOf(one.course.id)}</div>
-        {!short && (
-          <div className="truncate @max-[40px]:hidden">
-            <span className="@max-[72px]:hidden">{sayComponent(one.section)}</span>
-            <span className="hidden @max-[72px]:inline">{sayComponentShort(one.section)}</span>
-          </div>
-        )}
-        {weeks !== '' && <div className="truncate @max-[40px]:hidden">{weeks}</div>}
-        {!short && <div className="room-line @max-[40px]:hidden">{one.room}</div>}
+      {/* What has no room in the height goes to a second column, which is out of view. */}
+      <div
+        aria-hidden="true"
+        className={`flex h-full flex-col flex-wrap content-start *:w-full ${short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}`}
+      >
+        <Fit
+          forms={[markOf(one.course.id), one.course.id, ...(short ? [`${one.course.id} ${sayComponent(one.section)}`] : [])]}
+          className="text-12 font-heavy @max-[64px]:text-11 @max-[64px]:tracking-tight"
+        />
+        {!short && <Fit forms={[one.section.label, sayComponentShort(one.section), sayComponent(one.section)]} />}
+        {weeks !== '' && <Fit forms={[weeks]} />}
+        {!short && <div className="@max-[40px]:hidden">{one.room}</div>}
       </div>
       {isKept && <span className="absolute right-1 bottom-1 size-2 rounded-[1px] bg-on-course" aria-hidden="true" />}
       {onPressClass ? (

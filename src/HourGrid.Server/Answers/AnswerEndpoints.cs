@@ -39,6 +39,11 @@ internal static class AnswerEndpoints
             .WithName("Standings")
             .ReadsBody(typeof(AnswerRequest))
             .ProducesProblems();
+        answers
+            .MapPost("/nearest-week", NearestWeek)
+            .WithName("NearestWeek")
+            .ReadsBody(typeof(AnswerRequest))
+            .ProducesProblems();
         answers.MapPost("/why-none", WhyNone).WithName("WhyNone").ReadsBody(typeof(AnswerRequest)).ProducesProblems();
     }
 
@@ -92,6 +97,15 @@ internal static class AnswerEndpoints
 
     private static StandingsRecord Standings(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
         room.Standings(RequestBody.Ask(body), cancellation);
+
+    private static Results<Ok<NearestWeekRecord>, NoContent> NearestWeek(
+        JsonElement body,
+        AnswerRoom room,
+        CancellationToken cancellation
+    ) =>
+        room.NearestWeek(RequestBody.Ask(body), cancellation) is { } nearest
+            ? TypedResults.Ok(nearest)
+            : TypedResults.NoContent();
 
     private static Results<Ok<WhyRecord>, ProblemHttpResult> WhyNone(
         JsonElement body,

@@ -165,6 +165,18 @@ internal sealed record CostsRecord(IReadOnlyDictionary<string, string> Costs, bo
 /// <param name="IsExact">Whether the figures are exact; otherwise each is the least there is.</param>
 internal sealed record StandingsRecord(string Timetables, IReadOnlyDictionary<string, string> Sections, bool IsExact);
 
+/// <summary>The best timetable of those that go against the fewest wishes.</summary>
+/// <param name="Sections">Its registration numbers, sorted.</param>
+/// <param name="Broken">The wishes it goes against, one or two, by their paths in the ask.</param>
+/// <param name="Marked">Its sections that go against them.</param>
+/// <param name="IsExact">Whether the time sufficed to be sure that none is better.</param>
+internal sealed record NearestWeekRecord(
+    IReadOnlyList<string> Sections,
+    IReadOnlyList<string> Broken,
+    IReadOnlyList<string> Marked,
+    bool IsExact
+);
+
 /// <param name="Together">Paths of wishes that cannot live together.</param>
 /// <param name="WaysOut">Changes that give timetables.</param>
 /// <param name="IsExact">Whether the time sufficed for all of it.</param>

@@ -189,6 +189,20 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
             );
     }
 
+    /// <summary>The week that comes nearest; null where the ask has a timetable, or nothing comes near.</summary>
+    public NearestWeekRecord? NearestWeek(Ask ask, CancellationToken cancellation)
+    {
+        var nearest = NearestWeeks.Of(catalogue.SnapshotOf(ask), ask, LongestDetail, cancellation);
+        return nearest?.Timetable is { } timetable
+            ? new(
+                [.. timetable.Sections.Select(section => section.Number.Value)],
+                [.. nearest.Broken.Select(wish => wish.Path)],
+                [.. nearest.Marked.Order().Select(number => number.Value)],
+                nearest.IsExact
+            )
+            : null;
+    }
+
     /// <summary>Counts, the best week shapes, standings, costs and reasons as a file: <c>docs/formats/solve.md</c>.</summary>
     public byte[] File(Ask ask, CancellationToken cancellation) =>
         AnswerFile

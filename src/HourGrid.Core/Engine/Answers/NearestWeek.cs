@@ -1,0 +1,167 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Measuring;
+
+namespace HourGrid.Core.Engine.Answers;
+
+/// <summary>The week that comes nearest to an ask that has no timetable.</summary>
+/// <param name="Timetable">The best timetable of those that go against the fewest wishes; null where none was found.</param>
+/// <param name="Measures">What it is like; null where none was found.</param>
+/// <param name="Score">Its score: a course that is left out counts as wanted and not taken.</param>
+/// <param name="Broken">The wishes that it goes against, one or two.</param>
+/// <param name="Marked">
+/// Its sections that go against one of them by themselves; where none does, those without whose course the rest would not.
+/// </param>
+/// <param name="IsExact">Whether the time sufficed to be sure that none is better.</param>
+public sealed record NearestWeek(
+    Timetable? Timetable,
+    WeekMeasures? Measures,
+    int Score,
+    IReadOnlyList<Wish> Broken,
+    IReadOnlySet<RegistrationNumber> Marked,
+    bool IsExact
+);
+
+/// <summary>
+/// Finds the nearest week: of each way out, which is a smallest set of wishes to lift, the best timetable; of those the best.
+/// </summary>
+public static class NearestWeeks
+{
+    /// <param name="snapshot">The catalogue.</param>
+    /// <param name="ask">The ask.</param>
+    /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <returns>The nearest week; null where the ask has a timetable, or no way out of one or two wishes.</returns>
+    /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
+    /// <exception cref="AskTooLargeException">It is too large to be answered.</exception>
+    /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
+    public static NearestWeek? Of(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        TimeSpan? budget = null,
+        CancellationToken cancellation = default
+    )
+    {
+        Problem.Check(snapshot, ask);
+        var limit = new WorkLimit(budget, cancellation);
+        var why = WhyNone.Of(snapshot, ask, limit);
+        cancellation.ThrowIfCancellationRequested();
+        if (why is null || why.WaysOut.Count == 0)
+            return null;
+        var (best, way, isExact) = BestOf(snapshot, ask, why.WaysOut, limit);
+        cancellation.ThrowIfCancellationRequested();
+        if (best is null)
+            return new(null, null, 0, [], new HashSet<RegistrationNumber>(), false);
+        var marked = Marked(snapshot, ask, best.Timetable, way, limit);
+        return new(best.Timetable, best.Measures, best.Score, way, marked, isExact && why.IsExact);
+    }
+
+    private static (RankedTimetable? Best, IReadOnlyList<Wish> Way, bool IsExact) BestOf(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        IReadOnlyList<WayOut> ways,
+        WorkLimit limit
+    )
+    {
+        RankedTimetable? best = null;
+        IReadOnlyList<Wish> broken = [];
+        try
+        {
+            var isExact = true;
+            foreach (var way in ways)
+            {
+                var problem = Problem.Compile(snapshot, Without(ask, way.Wishes), CompileScope.AskAlone, limit);
+                var found = Best.Search(problem, 1, byShape: false, limit);
+                isExact &= found.IsExact;
+                if (found.Describe([.. found.Best.Take(1).Select((_, place) => place)], limit) is not [var one])
+                    continue;
+                if (best is null || IsBefore(one, best))
+                    (best, broken) = (one, way.Wishes);
+            }
+            return (best, broken, isExact);
+        }
+        catch (OperationCanceledException)
+        {
+            return (best, broken, false);
+        }
+    }
+
+    /// <summary>The order of all timetables: by score, then by registration numbers.</summary>
+    private static bool IsBefore(RankedTimetable one, RankedTimetable other)
+    {
+        if (one.Score != other.Score)
+            return one.Score < other.Score;
+        var (first, second) = (one.Timetable.Sections, other.Timetable.Sections);
+        for (var i = 0; i < Math.Min(first.Count, second.Count); i++)
+            if (first[i].Number.CompareTo(second[i].Number) is not 0 and var order)
+                return order < 0;
+        return first.Count < second.Count;
+    }
+
+    /// <summary>
+    /// The ask without some wishes. A must that is lifted may be left out: since no timetable has it, none does, and it
+    /// counts as a course that is wanted and not taken.
+    /// </summary>
+    private static Ask Without(Ask ask, IReadOnlyList<Wish> wishes) =>
+        // The last of a list first: the places of those before it stay what they are.
+        wishes
+            .OrderByDescending(wish => wish.Index)
+            .Aggregate(ask, (now, wish) => MayBeLeftOut(now, wish) ?? Wishes.Without(now, wish));
+
+    private static Ask? MayBeLeftOut(Ask ask, Wish wish) =>
+        wish.Kind == WishKind.Course
+        && ask.Wanted[wish.Index] is { Role: CourseRole.Must } wanted
+        && Wishes.EitherOrOf(ask, wanted) is null
+            ? ask with
+            {
+                Wanted =
+                [
+                    .. ask.Wanted.Select((one, i) => i == wish.Index ? one with { Role = CourseRole.IfItFits } : one),
+                ],
+            }
+            : null;
+
+    private static HashSet<RegistrationNumber> Marked(
+        CatalogueSnapshot snapshot,
+        Ask ask,
+        Timetable timetable,
+        IReadOnlyList<Wish> broken,
+        WorkLimit limit
+    )
+    {
+        try
+        {
+            var alone = timetable.Bundles.Select(bundle => BrokenBy([bundle])).ToArray();
+            var rest = timetable.Bundles.Select(bundle =>
+                BrokenBy([.. timetable.Bundles.Where(other => other != bundle)])
+            );
+            var without = new Lazy<HashSet<Wish>[]>(() => [.. rest]);
+            var marked = new HashSet<RegistrationNumber>();
+            foreach (var wish in broken.Where(wish => BrokenBy(timetable.Bundles).Contains(wish)))
+            {
+                var byThemselves = Places(place => alone[place].Contains(wish));
+                if (byThemselves.Length == 0)
+                    byThemselves = Places(place => !without.Value[place].Contains(wish));
+                foreach (var place in byThemselves)
+                    marked.UnionWith(timetable.Bundles[place].Sections.Select(section => section.Number));
+            }
+            return marked;
+        }
+        catch (OperationCanceledException)
+        {
+            // The week is of use without its marks, too.
+            return [];
+        }
+
+        int[] Places(Func<int, bool> isOne) => [.. Enumerable.Range(0, timetable.Bundles.Count).Where(isOne)];
+
+        HashSet<Wish> BrokenBy(IReadOnlyList<Bundle> bundles) =>
+            bundles.Count == 0
+                ? []
+                : new HeldSections(
+                    snapshot,
+                    bundles.SelectMany(bundle => bundle.Sections).Select(section => section.Number).ToHashSet()
+                ).RulesBroken(ask, limit);
+    }
+}
