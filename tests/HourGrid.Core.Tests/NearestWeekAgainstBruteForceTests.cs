@@ -1,5 +1,6 @@
 using CsCheck;
 using HourGrid.Core.Asking;
+using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
@@ -48,6 +49,80 @@ public sealed class NearestWeekAgainstBruteForceTests
                 },
                 iter: 500
             );
+
+    [Fact]
+    public void What_goes_against_a_wish_is_marked()
+    {
+        var term = new Term(new("T"), "", new(2027, 1, 11), new(2027, 4, 30), [], []);
+        CampusId[] campuses = [new("A"), new("B")];
+        Course Meeting(string id, int campus, int hour) =>
+            new()
+            {
+                Id = new(id),
+                Subject = "C",
+                Number = id,
+                Title = id,
+                Credits = CreditRange.Of(Credits.Of(3)),
+                Sections =
+                [
+                    new()
+                    {
+                        Number = new(id),
+                        Label = "",
+                        Term = term.Id,
+                        Component = "lecture",
+                        Campus = campuses[campus],
+                        Seats = new(10, 0, 0, 0),
+                        Patterns =
+                        [
+                            new(
+                                WeekdaySet.Of(Weekday.Monday),
+                                new(new(hour * 60), new(hour * 60 + 60)),
+                                "",
+                                campuses[campus],
+                                term.Start,
+                                term.End,
+                                1
+                            ),
+                        ],
+                    },
+                ],
+            };
+        var snapshot = new CatalogueSnapshot(
+            term,
+            [.. campuses.Select(id => new Campus(id, id.Value))],
+            new([new(campuses[0], campuses[1], 20)]),
+            [Meeting("X", 0, 9), Meeting("Y", 1, 10), Meeting("Z", 1, 14)]
+        );
+        var ask = new Ask
+        {
+            Term = term.Id,
+            Wanted = [.. new[] { "X", "Y", "Z" }.Select(id => new WantedCourse { Course = new(id) })],
+        };
+        var byTravel = NearestWeeks.Of(snapshot, ask)!;
+        Assert.Equal(["campus.respectTravel"], byTravel.Broken.Select(wish => wish.Path));
+        Assert.Equal(["X", "Y"], byTravel.Marked.Select(number => number.Value).Order(StringComparer.Ordinal));
+
+        var byHours = NearestWeeks.Of(
+            snapshot,
+            ask with
+            {
+                Campus = new() { RespectTravel = false },
+                TimeBlocks =
+                [
+                    new(
+                        WeekdaySet.Of(Weekday.Monday),
+                        new(new(14 * 60), new(15 * 60)),
+                        Strength.Cannot,
+                        WeekSet.All,
+                        ""
+                    ),
+                ],
+            }
+        )!;
+        Assert.Equal(["timeBlocks[0]"], byHours.Broken.Select(wish => wish.Path));
+        Assert.Equal(["Z"], byHours.Marked.Select(number => number.Value));
+    }
 
     [Fact]
     public void Where_there_is_a_timetable_there_is_nothing_nearer() =>

@@ -171,3 +171,14 @@ export const whyQuery = (ask: Ask) =>
     placeholderData: keepPreviousData,
     ...answerOptions,
   });
+
+/** Of an ask that has no timetable, the week that comes nearest to it. */
+export const nearestWeekQuery = (ask: Ask) =>
+  queryOptions({
+    queryKey: ['nearest-week', keyOf(ask)],
+    queryFn: async ({ signal }) => {
+      await afterPaint();
+      return call(http.POST('/api/answers/nearest-week', { body: { ask }, signal }));
+    },
+    ...answerOptions,
+  });

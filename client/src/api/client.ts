@@ -23,6 +23,7 @@ export type Ranked = Schema['RankedRecord'];
 export type Measures = Schema['MeasuresRecord'];
 export type Clash = Schema['ClashRecord'];
 export type Why = Schema['WhyRecord'];
+export type NearestWeek = Schema['NearestWeekRecord'];
 export type Break = Schema['BreakDocument'];
 export type Course = Schema['CourseRecord'];
 export type Section = Schema['SectionRecord'];

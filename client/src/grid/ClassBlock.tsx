@@ -25,26 +25,33 @@ const shapes: Record<string, string> = {
   recitation: 'recitation-edge',
 };
 
+const nearWords = {
+  fits: ', of the nearest week',
+  against: ', of the nearest week, goes against what you ask',
+};
+
 /** A class on the grid. Its shape tells its component, its height the part of the term. */
 export const ClassBlock = memo(function ClassBlock(props: Props) {
   const { axis, one, share, weekCount, isKept, onPointClass, onPressClass } = props;
   const left = along(axis, one.start);
   const short = share.height < 1;
   const weeks = sayWeeksShort(one.weeks, weekCount);
-  const said = `${sayClass(one, weekCount)}${isKept ? ', kept' : ''}`;
+  const said = `${sayClass(one, weekCount)}${isKept ? ', kept' : ''}${one.near ? nearWords[one.near] : ''}`;
+  const colour = one.near ? `color-mix(in srgb, ${colourOf(one.colour)} 22%, var(--sheet))` : colourOf(one.colour);
+  const edge = one.near ? (one.near === 'against' ? 'border-2 border-brick' : 'border border-dashed border-rule') : 'border border-on-course/35';
   return (
     <li
       data-section={one.section.number}
       title={said}
-      className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] border border-on-course/35 text-11 leading-[1.25] text-on-course motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
+      className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] ${edge} text-11 leading-[1.25] ${one.near ? 'text-ink' : 'text-on-course'} motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
       style={
         {
         left: percent(left),
         width: percent(along(axis, one.end) - left),
         top: `calc(6px + ${share.top} * (100% - 12px))`,
         height: `calc(${share.height} * (100% - 12px) - ${short ? 1 : 0}px)`,
-        backgroundColor: colourOf(one.colour),
-        '--behind': colourOf(one.colour),
+        backgroundColor: colour,
+        '--behind': colour,
         } as CSSProperties
       }
     >

@@ -18,6 +18,8 @@ export type GridClass = PlacedSection & {
   end: Minute;
   weeks: readonly number[];
   room: string;
+  /** Only near to what is asked: drawn faintly, and marked where it goes against it. */
+  near?: 'fits' | 'against';
 };
 
 export function classesOf(sections: readonly PlacedSection[]): GridClass[] {

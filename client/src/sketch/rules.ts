@@ -243,6 +243,17 @@ export function removeRule(ask: Ask, rule: Rule): Ask {
   }
 }
 
+/** Lifts several wishes that an answer names by their paths. */
+export function liftWishes(ask: Ask, paths: readonly string[], rules: readonly Rule[]): Ask {
+  // The last of a list first: the places of those before it stay what they are.
+  return paths.toSorted(byPlace).reduceRight((lifted, path) => liftWish(lifted, path, rules), ask);
+}
+
+function byPlace(one: string, other: string): number {
+  const placeOf = (path: string) => Number(/\[(\d+)\]/.exec(path)?.[1] ?? 0);
+  return placeOf(one) - placeOf(other);
+}
+
 /** Lifts a wish that an answer names by its path: a rule is switched off, a course set aside, the rest let go. */
 export function liftWish(ask: Ask, path: string, rules: readonly Rule[]): Ask {
   const rule = rules.find((one) => one.path === path);

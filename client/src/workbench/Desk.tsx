@@ -9,7 +9,7 @@ import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useUndoKeys } from '@/lib/useUndoKeys';
 import { useStable } from '@/lib/useStable';
 import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
-import { rulesOf } from '@/sketch/rules';
+import { liftWishes, rulesOf } from '@/sketch/rules';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import { useCourseColours } from '@/sketch/useCourseColours';
 import { useSections } from '@/sketch/useSections';
@@ -30,6 +30,7 @@ import { useDeskActions } from './useDeskActions';
 import { useDeskView } from './useDeskView';
 import { useDetails } from './useDetails';
 import { useDrawnHours } from './useDrawnHours';
+import { useNearestWeek } from './useNearestWeek';
 import { useShortcuts } from './useShortcuts';
 import { useShortlist } from './useShortlist';
 import { useShowTimetable } from './useShowTimetable';
@@ -79,6 +80,7 @@ export function Desk({ term, sketch }: Props) {
   const shortlist = useShortlist({ sketch, walk, sections, edits, onOpen: () => setShown('shortlist') });
   useShowTimetable(walk, shortlist.show);
   const keep = (course: string, number: string) => change((now) => markSection(now, course, number, 'keep'));
+  const nearest = useNearestWeek(walk, byHand);
   const view = useDeskView({
     term,
     ask,
@@ -87,6 +89,7 @@ export function Desk({ term, sketch }: Props) {
     sections,
     week,
     byHand,
+    nearest,
     openCourse,
     pointed,
     pointedSection,
@@ -123,9 +126,16 @@ export function Desk({ term, sketch }: Props) {
     });
   };
 
+  const takeNearest = () => {
+    if (nearest) change((now) => liftWishes(withPicked(now), nearest.broken, rules));
+    closePreview();
+  };
   const { showKeys, press, lookAlikes } = useStable({
     showKeys: () => setShown('keys'),
-    press: (one: GridClass, element: HTMLElement) => setPressed({ one, element }),
+    press: (one: GridClass, element: HTMLElement) => {
+      if (nearest) takeNearest();
+      else setPressed({ one, element });
+    },
     lookAlikes: () => setShown('alikes'),
   });
   const actions = useDeskActions({
@@ -236,6 +246,8 @@ export function Desk({ term, sketch }: Props) {
           closePreview();
         }}
         isDrafting={drawn !== null}
+        nearest={nearest}
+        onTakeNearest={takeNearest}
         weighed={weighed}
         onWeigh={setWeighed}
         byHand={byHand}

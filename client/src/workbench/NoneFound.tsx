@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
-import type { Answer, Ask } from '@/api/client';
+import type { Answer, Ask, NearestWeek } from '@/api/client';
 import { whyQuery } from '@/api/answerQueries';
 import { countOf } from '@/lib/count';
-import { liftWish, type Rule } from '@/sketch/rules';
+import { liftWishes, type Rule } from '@/sketch/rules';
 import { Button } from '@/ui/Button';
 import { sayAll, sayWish } from '@/sketch/wishWords';
 
@@ -16,12 +16,15 @@ type Props = {
   change: (edit: (ask: Ask) => Ask) => void;
   /** Goes to the row of a wish. */
   onShowWish: (path: string) => void;
+  /** The week that stands faintly on the grid; null where none does. */
+  nearest: NearestWeek | null;
+  onTakeNearest: () => void;
 };
 
 const mostOffered = 6;
 
 /** There is no timetable: the smallest set of wishes that cannot live together, and the ways out. */
-export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowWish }: Props) {
+export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowWish, nearest, onTakeNearest }: Props) {
   const why = useQuery(whyQuery(ask));
   const dead = answer.courses.filter(
     (one) =>
@@ -63,12 +66,22 @@ export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowW
           .
         </p>
       )}
+      {nearest && (
+        <p className="mt-1">
+          The nearest week stands faintly on the grid. It goes against{' '}
+          {sayAll(nearest.broken.map((path) => sayWish(path, ask, rules).name))}
+          {nearest.isExact ? '' : ', as far as could be found in time'}.{' '}
+          <button type="button" onClick={onTakeNearest} className="min-h-6 font-strong text-plum hover:underline">
+            Take this week
+          </button>
+        </p>
+      )}
       <div className="mt-2.5 flex flex-wrap justify-center gap-2">
         {ways.slice(0, mostOffered).map((way) => (
           <Button
             key={way.wishes.join(' ')}
             onClick={() =>
-              change((now) => way.wishes.reduceRight((lifted, path) => liftWish(lifted, path, rules), now))
+              change((now) => liftWishes(now, way.wishes, rules))
             }
           >
             {sayAll(way.wishes.map((path, i) => (i === 0 ? sayWish(path, ask, rules).lift : lower(sayWish(path, ask, rules).lift))))}

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Answer, Ask, Sketch } from '@/api/client';
+import type { Answer, Ask, NearestWeek, Sketch } from '@/api/client';
 import { countOf, knownTimetables } from '@/lib/count';
 import { goneFrom, LetGo } from '@/sketch/ChangedSections';
 import { type Rule } from '@/sketch/rules';
@@ -25,6 +25,8 @@ type Props = {
   /** Changes what the answer in view answers, hours that are only looked at among it. */
   changeAsked: (edit: (ask: Ask) => Ask) => void;
   isDrafting: boolean;
+  nearest: NearestWeek | null;
+  onTakeNearest: () => void;
   /** Weights that are being moved; null while none is. */
   weighed: Ask['weights'] | null;
   onWeigh: (weights: Ask['weights'] | null) => void;
@@ -111,6 +113,8 @@ export function Possible(props: Props) {
               onUndo={edits.undo}
               change={props.changeAsked}
               onShowWish={props.onShowWish}
+              nearest={props.nearest}
+              onTakeNearest={props.onTakeNearest}
             />
           </div>
         ) : (

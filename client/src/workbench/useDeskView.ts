@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Ask, Term, TimeBlock } from '@/api/client';
+import type { Ask, NearestWeek, Term, TimeBlock } from '@/api/client';
 import { axisFor } from '@/grid/axis';
 import { hoursOfBlock } from '@/grid/blocks';
 import { classesOf, type GridClass } from '@/grid/classes';
@@ -19,6 +19,8 @@ type Options = {
   sections: Sections;
   week: number | null;
   byHand: boolean;
+  /** What stands faintly where nothing is possible. */
+  nearest: NearestWeek | null;
   openCourse: string | null;
   pointed: GridClass | null;
   pointedSection: string | null;
@@ -28,20 +30,20 @@ type Options = {
 
 /** What the grid shows: the classes in view, and where others could be. */
 export function useDeskView(options: Options) {
-  const { term, ask, offered, walk, sections, week, byHand, openCourse, pointed, pointedSection, standings, keep } = options;
+  const { term, ask, offered, walk, sections, week, byHand, nearest, openCourse, pointed, pointedSection, standings, keep } = options;
   const { inView, answer } = walk;
   const places = usePlaces(ask, pointed);
   const keptNumbers = useMemo(() => ask.wanted.flatMap((wanted) => wanted.keep), [ask.wanted]);
   // Without a timetable what is kept still has a place, so that a conflict can be seen and resolved.
-  const numbers = byHand || !inView ? keptNumbers : inView.sections;
+  const numbers = byHand || !inView ? (nearest?.sections ?? keptNumbers) : inView.sections;
   const inGrid = useMemo(() => placed(sections, numbers), [sections, numbers]);
   const classes = useMemo(() => {
-    const all = classesOf(inGrid);
+    const all = classesOf(inGrid).map((one) => near(one, nearest));
     if (week === null) return all;
     return all
       .filter((one) => one.weeks.includes(week) && noClassOn(term, week, one.day) === null)
       .map((one) => ({ ...one, weeks: Array.from({ length: term.weeks }, (_, i) => i + 1) }));
-  }, [inGrid, week, term]);
+  }, [inGrid, nearest, week, term]);
 
   const axis = useMemo(() => {
     const all = classesOf([...sections.byNumber.values()]);
@@ -64,4 +66,9 @@ export function useDeskView(options: Options) {
   const clashes = answer?.clashes.filter((clash) => isDay(clash.day)) ?? [];
   const kept = useMemo(() => new Set(keptNumbers), [keptNumbers]);
   return { axis, classes, inGrid, kept, outlines, clashes };
+}
+
+function near(one: GridClass, nearest: NearestWeek | null): GridClass {
+  if (!nearest) return one;
+  return { ...one, near: nearest.marked.includes(one.section.number) ? 'against' : 'fits' };
 }

@@ -98,14 +98,8 @@ internal static class AnswerEndpoints
     private static StandingsRecord Standings(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
         room.Standings(RequestBody.Ask(body), cancellation);
 
-    private static Results<Ok<NearestWeekRecord>, NoContent> NearestWeek(
-        JsonElement body,
-        AnswerRoom room,
-        CancellationToken cancellation
-    ) =>
-        room.NearestWeek(RequestBody.Ask(body), cancellation) is { } nearest
-            ? TypedResults.Ok(nearest)
-            : TypedResults.NoContent();
+    private static NearestWeekRecord NearestWeek(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
+        room.NearestWeek(RequestBody.Ask(body), cancellation);
 
     private static Results<Ok<WhyRecord>, ProblemHttpResult> WhyNone(
         JsonElement body,

@@ -166,7 +166,7 @@ internal sealed record CostsRecord(IReadOnlyDictionary<string, string> Costs, bo
 internal sealed record StandingsRecord(string Timetables, IReadOnlyDictionary<string, string> Sections, bool IsExact);
 
 /// <summary>The best timetable of those that go against the fewest wishes.</summary>
-/// <param name="Sections">Its registration numbers, sorted.</param>
+/// <param name="Sections">Its registration numbers, sorted; none where nothing comes near.</param>
 /// <param name="Broken">The wishes it goes against, one or two, by their paths in the ask.</param>
 /// <param name="Marked">Its sections that go against them.</param>
 /// <param name="IsExact">Whether the time sufficed to be sure that none is better.</param>

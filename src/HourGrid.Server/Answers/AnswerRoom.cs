@@ -189,18 +189,16 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
             );
     }
 
-    /// <summary>The week that comes nearest; null where the ask has a timetable, or nothing comes near.</summary>
-    public NearestWeekRecord? NearestWeek(Ask ask, CancellationToken cancellation)
+    /// <summary>The week that comes nearest to an ask without a timetable; no sections where nothing does.</summary>
+    public NearestWeekRecord NearestWeek(Ask ask, CancellationToken cancellation)
     {
         var nearest = NearestWeeks.Of(catalogue.SnapshotOf(ask), ask, LongestDetail, cancellation);
-        return nearest?.Timetable is { } timetable
-            ? new(
-                [.. timetable.Sections.Select(section => section.Number.Value)],
-                [.. nearest.Broken.Select(wish => wish.Path)],
-                [.. nearest.Marked.Order().Select(number => number.Value)],
-                nearest.IsExact
-            )
-            : null;
+        return new(
+            [.. (nearest?.Timetable?.Sections ?? []).Select(section => section.Number.Value)],
+            [.. (nearest?.Broken ?? []).Select(wish => wish.Path)],
+            [.. (nearest?.Marked ?? new HashSet<RegistrationNumber>()).Order().Select(number => number.Value)],
+            nearest?.IsExact ?? true
+        );
     }
 
     /// <summary>Counts, the best week shapes, standings, costs and reasons as a file: <c>docs/formats/solve.md</c>.</summary>

@@ -11,7 +11,8 @@ namespace HourGrid.Core.Engine.Answers;
 /// <param name="Score">Its score: a course that is left out counts as wanted and not taken.</param>
 /// <param name="Broken">The wishes that it goes against, one or two.</param>
 /// <param name="Marked">
-/// Its sections that go against one of them by themselves; where none does, those without whose course the rest would not.
+/// Its sections that go against one of them: courses that do by themselves, else two together, else those without which the
+/// rest would not.
 /// </param>
 /// <param name="IsExact">Whether the time sufficed to be sure that none is better.</param>
 public sealed record NearestWeek(
@@ -130,38 +131,44 @@ public static class NearestWeeks
         WorkLimit limit
     )
     {
+        var marked = new HashSet<RegistrationNumber>();
         try
         {
-            var alone = timetable.Bundles.Select(bundle => BrokenBy([bundle])).ToArray();
-            var rest = timetable.Bundles.Select(bundle =>
-                BrokenBy([.. timetable.Bundles.Where(other => other != bundle)])
-            );
-            var without = new Lazy<HashSet<Wish>[]>(() => [.. rest]);
-            var marked = new HashSet<RegistrationNumber>();
-            foreach (var wish in broken.Where(wish => BrokenBy(timetable.Bundles).Contains(wish)))
-            {
-                var byThemselves = Places(place => alone[place].Contains(wish));
-                if (byThemselves.Length == 0)
-                    byThemselves = Places(place => !without.Value[place].Contains(wish));
-                foreach (var place in byThemselves)
-                    marked.UnionWith(timetable.Bundles[place].Sections.Select(section => section.Number));
-            }
-            return marked;
+            foreach (var wish in broken.Where(wish => GoAgainst(timetable.Bundles, wish)))
+            foreach (var bundle in Guilty(wish))
+                marked.UnionWith(bundle.Sections.Select(section => section.Number));
         }
         catch (OperationCanceledException)
         {
             // The week is of use without its marks, too.
-            return [];
+        }
+        return marked;
+
+        IEnumerable<Bundle> Guilty(Wish wish)
+        {
+            var bundles = timetable.Bundles;
+            Bundle[] alone = [.. bundles.Where(bundle => GoAgainst([bundle], wish))];
+            if (alone.Length > 0)
+                return alone;
+            Bundle[] pairs =
+            [
+                .. bundles
+                    .SelectMany((one, i) => bundles.Skip(i + 1).Select(other => new[] { one, other }))
+                    .Where(pair => GoAgainst(pair, wish))
+                    .SelectMany(pair => pair),
+            ];
+            return pairs.Length > 0
+                ? pairs
+                : bundles.Where(bundle => !GoAgainst([.. bundles.Where(other => other != bundle)], wish));
         }
 
-        int[] Places(Func<int, bool> isOne) => [.. Enumerable.Range(0, timetable.Bundles.Count).Where(isOne)];
-
-        HashSet<Wish> BrokenBy(IReadOnlyList<Bundle> bundles) =>
-            bundles.Count == 0
-                ? []
-                : new HeldSections(
-                    snapshot,
-                    bundles.SelectMany(bundle => bundle.Sections).Select(section => section.Number).ToHashSet()
-                ).RulesBroken(ask, limit);
+        bool GoAgainst(IReadOnlyList<Bundle> bundles, Wish wish) =>
+            bundles.Count > 0
+            && new HeldSections(
+                snapshot,
+                bundles.SelectMany(bundle => bundle.Sections).Select(section => section.Number).ToHashSet()
+            )
+                .RulesBroken(ask, limit)
+                .Contains(wish);
     }
 }
