@@ -108,20 +108,21 @@ public static class NearestWeeks
         // The last of a list first: the places of those before it stay what they are.
         wishes
             .OrderByDescending(wish => wish.Index)
-            .Aggregate(ask, (now, wish) => MayBeLeftOut(now, wish) ?? Wishes.Without(now, wish));
+            .Aggregate(
+                ask,
+                (now, wish) => IsMust(ask, wish) ? MayBeLeftOut(now, wish.Index) : Wishes.Without(now, wish)
+            );
 
-    private static Ask? MayBeLeftOut(Ask ask, Wish wish) =>
+    private static bool IsMust(Ask ask, Wish wish) =>
         wish.Kind == WishKind.Course
         && ask.Wanted[wish.Index] is { Role: CourseRole.Must } wanted
-        && Wishes.EitherOrOf(ask, wanted) is null
-            ? ask with
-            {
-                Wanted =
-                [
-                    .. ask.Wanted.Select((one, i) => i == wish.Index ? one with { Role = CourseRole.IfItFits } : one),
-                ],
-            }
-            : null;
+        && Wishes.EitherOrOf(ask, wanted) is null;
+
+    private static Ask MayBeLeftOut(Ask ask, int course) =>
+        ask with
+        {
+            Wanted = [.. ask.Wanted.Select((one, i) => i == course ? one with { Role = CourseRole.IfItFits } : one)],
+        };
 
     private static HashSet<RegistrationNumber> Marked(
         CatalogueSnapshot snapshot,
