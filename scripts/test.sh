@@ -3,6 +3,17 @@ source "$HG_ROOT/scripts/needs.sh"
 source "$HG_ROOT/scripts/build.sh"
 set -uo pipefail
 
+while [ $# -gt 0 ]; do
+  case "$1" in
+  --long) export HG_DRAWS=20 ;;
+  *)
+    echo "hg test: unknown option '$1'; the only one is --long, which draws twenty times as many cases." >&2
+    exit 2
+    ;;
+  esac
+  shift
+done
+
 need_dotnet
 need_node
 need_chromium

@@ -32,7 +32,7 @@ public sealed class AnswerBasisTests
                     Assert.Equal(Found(Best.Of(one, 50, byShape: true)), Found(Best.Of(other, 50, byShape: true)));
                     AssertSameCounts(snapshot, ask, moved);
                 },
-                iter: 1500
+                iter: Draws.Of(1500)
             );
         Assert.True(same > 100, $"Only {same} asks had the same basis as those drawn.");
     }
@@ -57,7 +57,7 @@ public sealed class AnswerBasisTests
                     Interlocked.Increment(ref same);
                     AssertSameCounts(snapshot, ask, preferred);
                 },
-                iter: 1500
+                iter: Draws.Of(1500)
             );
         Assert.True(same > 100, $"Only {same} asks had the same basis as those drawn.");
     }

@@ -47,7 +47,7 @@ public sealed class BestAgainstBruteForceTests
                 var measures = new Measures(ask);
                 Assert.All(best.Timetables, one => Assert.Equal(measures.Of(one.Timetable), one.Measures));
             },
-            iter: Cases
+            iter: Draws.Of(Cases)
         );
 
     /// <summary>

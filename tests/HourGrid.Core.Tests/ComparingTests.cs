@@ -47,7 +47,7 @@ public sealed class ComparingTests
                         );
                 }
             },
-            iter: 300
+            iter: Draws.Of(300)
         );
 
     [Theory]
@@ -197,7 +197,7 @@ public sealed class ComparingTests
                         );
                 }
             },
-            iter: 200
+            iter: Draws.Of(200)
         );
 
     [Fact]

@@ -29,7 +29,7 @@ public sealed class CostsAgainstBruteForceTests
                 );
                 Assert.All(costs.Costs.Where(cost => !cost.Wish.IsHard), cost => Assert.Equal(0, cost.Cost));
             },
-            iter: 1500
+            iter: Draws.Of(1500)
         );
 
     [Fact]
@@ -44,7 +44,7 @@ public sealed class CostsAgainstBruteForceTests
                         Counts.Of(Problem.Compile(snapshot, Wishes.Without(ask, wish))).Total.Timetables
                     );
             },
-            iter: 300
+            iter: Draws.Of(300)
         );
 
     [Fact]
@@ -79,6 +79,6 @@ public sealed class CostsAgainstBruteForceTests
                     WhatIf.WithSection(snapshot, rest, section).Total.Timetables
                 );
             },
-            iter: 500
+            iter: Draws.Of(500)
         );
 }

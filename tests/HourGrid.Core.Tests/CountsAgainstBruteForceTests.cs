@@ -29,7 +29,7 @@ public sealed class CountsAgainstBruteForceTests
                             .Order(StringComparer.Ordinal)
                     );
             },
-            iter: Cases
+            iter: Draws.Of(Cases)
         );
 
     [Fact]
@@ -46,7 +46,7 @@ public sealed class CountsAgainstBruteForceTests
                 var shapes = expected.Select(one => BruteForce.WeekShape(snapshot.Term, one)).Distinct().Count();
                 Assert.Equal((UInt128)shapes, count.Total.WeekShapes);
             },
-            iter: Cases
+            iter: Draws.Of(Cases)
         );
 
     /// <summary>Each week shape leads to just the timetables that have it, the best first.</summary>
@@ -85,7 +85,7 @@ public sealed class CountsAgainstBruteForceTests
                     );
                 }
             },
-            iter: Cases / 4
+            iter: Draws.Of(Cases / 4)
         );
 
     [Fact]
@@ -99,7 +99,7 @@ public sealed class CountsAgainstBruteForceTests
                 lock (counts)
                     counts.Add(count.Total.Timetables);
             },
-            iter: Cases / 4
+            iter: Draws.Of(Cases / 4)
         );
         // Were they nearly all empty, the comparisons above would show little.
         var (none, some, many) = (

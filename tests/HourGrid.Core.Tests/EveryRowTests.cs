@@ -36,7 +36,7 @@ public sealed class EveryRowTests
                     written.Order(StringComparer.Ordinal)
                 );
             },
-            iter: 1000
+            iter: Draws.Of(1000)
         );
 
     /// <summary>More beginnings, endings and numbers in a row than are dealt with at a time.</summary>

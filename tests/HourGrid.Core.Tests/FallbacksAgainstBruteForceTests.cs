@@ -44,7 +44,7 @@ public sealed class FallbacksAgainstBruteForceTests
                     )
                 );
             },
-            iter: 1500
+            iter: Draws.Of(1500)
         );
 
     /// <summary>The courses, in the order of the ask, of which two timetables hold other sections.</summary>
@@ -68,6 +68,6 @@ public sealed class FallbacksAgainstBruteForceTests
                 if (spread.Count > 0)
                     Assert.Equal(1, spread[0].Rank);
             },
-            iter: 500
+            iter: Draws.Of(500)
         );
 }

@@ -47,7 +47,7 @@ public sealed class HeldAgainstBruteForceTests
                 Assert.Equal(expected, found.Broken.Select(wish => wish.Path));
                 Assert.Equal(Has(catalogue, ask, held), found.Holds);
             },
-            iter: 300
+            iter: Draws.Of(300)
         );
 
     [Fact]
@@ -58,7 +58,7 @@ public sealed class HeldAgainstBruteForceTests
                 if (held is not null)
                     Assert.True(Has(catalogue, Of(catalogue, ask, held).Fitting, held));
             },
-            iter: 300
+            iter: Draws.Of(300)
         );
 
     [Fact]
@@ -78,7 +78,7 @@ public sealed class HeldAgainstBruteForceTests
                 Assert.False(found.Holds);
                 Assert.True(Has(catalogue, found.Fitting, held));
             },
-            iter: 100
+            iter: Draws.Of(100)
         );
 
     [Fact]
@@ -106,7 +106,7 @@ public sealed class HeldAgainstBruteForceTests
                 Assert.Equal([gone.Number], found.Gone);
                 Assert.False(found.IsTimetable);
             },
-            iter: 100
+            iter: Draws.Of(100)
         );
 
     [Fact]
@@ -123,7 +123,7 @@ public sealed class HeldAgainstBruteForceTests
                 foreach (var one in found)
                     Assert.Equal(Plain(catalogue, fitting, held, one.Section.Section), Say(one));
             },
-            iter: 200
+            iter: Draws.Of(200)
         );
 
     [Fact]
@@ -147,7 +147,7 @@ public sealed class HeldAgainstBruteForceTests
                         );
                 }
             },
-            iter: 100
+            iter: Draws.Of(100)
         );
 
     private static BrokenAnswer Of(UniversityCatalogue catalogue, Ask ask, PlainTimetable held) =>

@@ -39,7 +39,7 @@ public sealed class MeasuresTests
                     Assert.Equal(plain, Say(measures.Of(one.Timetable)));
                 }
             },
-            iter: 2000
+            iter: Draws.Of(2000)
         );
 
     [Fact]
@@ -57,7 +57,7 @@ public sealed class MeasuresTests
                 Assert.Equal(timetable.Bundles.Count, measured.WantedTaken);
                 Assert.Equal(timetable.Sections.Min(section => section.FreeSeats), measured.SeatsToSpare);
             },
-            iter: 200
+            iter: Draws.Of(200)
         );
     }
 

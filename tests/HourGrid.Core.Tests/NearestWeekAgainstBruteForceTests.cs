@@ -47,7 +47,7 @@ public sealed class NearestWeekAgainstBruteForceTests
                         nearest.Timetable.Sections.Select(section => section.Number).Append(new("none")).ToHashSet()
                     );
                 },
-                iter: 500
+                iter: Draws.Of(500)
             );
 
     [Fact]
@@ -130,7 +130,7 @@ public sealed class NearestWeekAgainstBruteForceTests
             .All.Where(world => BruteForce.Timetables(world.Catalogue, world.Ask).Count > 0)
             .Sample(
                 (catalogue, ask) => Assert.Null(NearestWeeks.Of(catalogue.SnapshotOf(ask.Term)!, ask)),
-                iter: 100
+                iter: Draws.Of(100)
             );
 
     /// <summary>A must that is left out still counts as a course in play.</summary>

@@ -29,6 +29,6 @@ public sealed class StandingsAgainstBruteForceTests
                     sections.Select(section => $"{section.Number} {standings.Sections[section.Number]}")
                 );
             },
-            iter: 4000
+            iter: Draws.Of(4000)
         );
 }

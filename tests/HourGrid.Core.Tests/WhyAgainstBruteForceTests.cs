@@ -22,7 +22,7 @@ public sealed class WhyAgainstBruteForceTests
         DrawnWorld.All.Sample(
             (catalogue, ask) =>
                 Assert.Equal(Has(catalogue, ask), WhyNone.Of(catalogue.SnapshotOf(ask.Term)!, ask) is null),
-            iter: 500
+            iter: Draws.Of(500)
         );
 
     [Fact]
@@ -44,7 +44,7 @@ public sealed class WhyAgainstBruteForceTests
                 foreach (var one in together)
                     Assert.True(Has(catalogue, PlainChanges.Loosened(ask, [.. lifted, one])), one);
             },
-            iter: 600
+            iter: Draws.Of(600)
         );
 
     [Fact]
@@ -64,7 +64,7 @@ public sealed class WhyAgainstBruteForceTests
                         .Order(StringComparer.Ordinal)
                 );
             },
-            iter: 400
+            iter: Draws.Of(400)
         );
 
     private static IEnumerable<string[]> Pairs(List<string> all) =>

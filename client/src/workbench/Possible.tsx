@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import type { Answer, Ask, NearestWeek, Sketch } from '@/api/client';
+import { termsQuery } from '@/api/queries';
 import { countOf, knownTimetables } from '@/lib/count';
 import { goneFrom, LetGo } from '@/sketch/ChangedSections';
 import { type Rule } from '@/sketch/rules';
@@ -11,6 +13,7 @@ import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
 import { Facts } from './Facts';
 import { NoneFound } from './NoneFound';
+import { sampleStartsOf } from './sampleStarts';
 import type { ShortlistDesk } from './useShortlist';
 import { useToldWalk } from './useToldWalk';
 import { WhatMatters } from './WhatMatters';
@@ -102,7 +105,12 @@ export function Possible(props: Props) {
       {/* Under the grid, never in place of it: a drag that leaves none must not move the grid under the pointer. */}
       <div className="flex h-[190px] shrink-0 border-t border-rule bg-paper max-md:h-auto max-md:flex-col print:hidden">
         {isEmpty ? (
-          <FirstThing hasWanted={ask.wanted.length > 0} onFindCourse={props.onFindCourse} />
+          <FirstThing
+            term={sketch.term}
+            hasWanted={ask.wanted.length > 0}
+            onFindCourse={props.onFindCourse}
+            change={edits.change}
+          />
         ) : walk.isNone ? (
           <div className="flex min-w-0 flex-1 overflow-auto">
             <NoneFound
@@ -153,7 +161,16 @@ function isInPlay(ask: Ask): boolean {
   return ask.wanted.some((wanted) => wanted.role !== 'setAside') || ask.eitherOr.length > 0;
 }
 
-function FirstThing({ hasWanted, onFindCourse }: { hasWanted: boolean; onFindCourse: () => void }) {
+type FirstProps = {
+  term: string;
+  hasWanted: boolean;
+  onFindCourse: () => void;
+  change: (edit: (ask: Ask) => Ask) => void;
+};
+
+function FirstThing({ term, hasWanted, onFindCourse, change }: FirstProps) {
+  const terms = useQuery(termsQuery);
+  const starts = hasWanted ? [] : sampleStartsOf(terms.data?.institution ?? '', term);
   return (
     <Message title={hasWanted ? 'No course is taken' : 'Start with a course you need'}>
       <p>
@@ -161,9 +178,17 @@ function FirstThing({ hasWanted, onFindCourse }: { hasWanted: boolean; onFindCou
           ? 'All your courses are set aside. Make one a Must again, or add another.'
           : 'Type its code, and every timetable that can hold it appears on the grid.'}
       </p>
-      <Button look="main" onClick={onFindCourse}>
-        Add a course
-      </Button>
+      <div className="flex flex-wrap items-center justify-center gap-2">
+        <Button look="main" onClick={onFindCourse}>
+          Add a course
+        </Button>
+        {starts.length > 0 && <span className="text-12">or look around with</span>}
+        {starts.map(({ name, courses, start }) => (
+          <Button key={name} title={courses} onClick={() => change(start)}>
+            {name}
+          </Button>
+        ))}
+      </div>
     </Message>
   );
 }
