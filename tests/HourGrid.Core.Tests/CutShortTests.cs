@@ -130,6 +130,12 @@ public sealed class CutShortTests
         AssertCut(microseconds, costs.IsExact);
         if (costs.IsExact)
             Assert.Equal(Costs.Costs.Select(one => one.Cost), costs.Costs.Select(one => one.Cost));
+        // Where the count is known, what is found by then is the least that each costs.
+        var least = RuleCosts.Of(Snapshot, Ask, budget, timetables: Count.Total.Timetables);
+        Assert.All(
+            least.Costs.Zip(Costs.Costs),
+            pair => Assert.True(least.AreBounds && pair.First.Cost <= pair.Second.Cost)
+        );
         var rows = 0L;
         var isWhole = EveryRow.Write(
             Problem,

@@ -7,6 +7,11 @@ document.addEventListener('focusin', ({ target }) => {
   last = (trigger && document.getElementById(trigger)) || target;
 });
 
+document.addEventListener('focusout', ({ target, relatedTarget }) => {
+  // Left for nothing else: then nothing is gone back to.
+  if (relatedTarget === null && target === last) last = null;
+});
+
 /** What had the focus last: also when it has just gone with what was removed. */
 export function lastFocused(): HTMLElement | null {
   return last;

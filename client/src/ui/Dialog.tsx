@@ -35,8 +35,9 @@ export function Dialog({ open, onOpenChange, title, sheet = false, wide = false,
           onCloseAutoFocus={(event) => {
             event.preventDefault();
             // What opened it may be gone with what was done; then the place itself is where one goes on.
-            const target = opener.current?.isConnected ? opener.current : document.querySelector<HTMLElement>('main h1');
-            if (target?.tagName === 'H1') target.tabIndex = -1;
+            const isGone = opener.current?.isConnected === false;
+            const target = isGone ? document.querySelector<HTMLElement>('main h1') : opener.current;
+            if (isGone && target) target.tabIndex = -1;
             target?.focus();
             onClosed?.();
           }}

@@ -78,6 +78,7 @@ export const Asking = memo(function Asking(props: Props) {
         sketch={sketch}
         edits={edits}
         costs={details.costs}
+        leastCosts={details.leastCosts}
         onOpenBlock={props.onOpenBlock}
         onCalendar={props.onCalendar}
       />

@@ -7,6 +7,8 @@ type Props = {
   rule: Rule;
   /** Timetables without it less timetables with it, as text; null while it is not known. */
   cost: string | null;
+  /** The least that may be, where no more is known. */
+  least: string | null;
   onSwitch: () => void;
   onRemove: (() => void) | null;
   /** What changes the rule, shown in place; null where only the switch does. */
@@ -18,7 +20,7 @@ type Props = {
 const signs: Record<string, string> = { block: 'hatch', soft: 'dots' };
 
 /** One rule as a line: on or off, what it says, what it costs; it opens to its controls. */
-export function RuleLine({ rule, cost, onSwitch, onRemove, editor, onOpen }: Props) {
+export function RuleLine({ rule, cost, least, onSwitch, onRemove, editor, onOpen }: Props) {
   const [isOpen, setOpen] = useState(false);
   const isOn = rule.path !== null;
   const canOpen = editor !== null || onOpen !== null;
@@ -46,7 +48,7 @@ export function RuleLine({ rule, cost, onSwitch, onRemove, editor, onOpen }: Pro
         >
           {rule.text}
         </button>
-        {isOn && <Cost cost={rule.isSoft ? 'soft' : cost} />}
+        {isOn && <Cost cost={rule.isSoft ? 'soft' : cost} least={least} />}
         {onRemove && (
           <button
             type="button"
@@ -77,7 +79,14 @@ function Sign({ rule }: { rule: Rule }) {
 }
 
 /** How many timetables there would be more without the rule. */
-function Cost({ cost }: { cost: string | null }) {
+function Cost({ cost, least }: { cost: string | null; least: string | null }) {
+  if (cost === null && least !== null && BigInt(least) > 0n)
+    return (
+      <span className="shrink-0 text-12 font-strong text-plum tabular-nums" title={`At least ${sayCount(least)} more timetables without it`}>
+        ≥ +{sayCount(least)}
+        <span className="sr-only"> timetables without it</span>
+      </span>
+    );
   if (cost === null) return <span className="w-8 shrink-0" />;
   if (cost === 'soft') return <span className="shrink-0 text-12 text-mute">only a wish</span>;
   const isFree = cost === '0';

@@ -26,13 +26,15 @@ type Props = {
   edits: Edits;
   /** What each rule costs, by its path; null until it is known. */
   costs: Readonly<Record<string, string>> | null;
+  /** What each rule costs at least, where no more is known. */
+  leastCosts: Readonly<Record<string, string>> | null;
   onOpenBlock: (block: TimeBlock | 'new') => void;
   /** The file of a calendar was chosen. */
   onCalendar: (file: File) => void;
 };
 
 /** Every rule of the sketch as a line with its cost, and what adds one. */
-export function RuleList({ sketch, edits, costs, onOpenBlock, onCalendar }: Props) {
+export function RuleList({ sketch, edits, costs, leastCosts, onOpenBlock, onCalendar }: Props) {
   const { ask } = sketch;
   const { change } = edits;
   const campusName = useCampusNames();
@@ -52,6 +54,7 @@ export function RuleList({ sketch, edits, costs, onOpenBlock, onCalendar }: Prop
         key={rule.key}
         rule={rule}
         cost={(rule.path !== null && costs?.[rule.path]) || null}
+        least={(rule.path !== null && leastCosts?.[rule.path]) || null}
         onSwitch={() => change((now) => switchRule(now, rule))}
         onRemove={isFixed ? null : () => change((now) => removeRule(now, rule))}
         onOpen={
@@ -79,7 +82,7 @@ export function RuleList({ sketch, edits, costs, onOpenBlock, onCalendar }: Prop
 
   return (
     <>
-      <Heading name="Hours" aside={costs ? 'timetables gained without it' : ''} />
+      <Heading name="Hours" aside={costs || leastCosts ? 'timetables gained without it' : ''} />
       <ul aria-label="Hours and breaks">{groups.hours.map(line)}</ul>
       {groups.hours.length === 0 && (
         <p className="pt-1 text-12 text-mute">

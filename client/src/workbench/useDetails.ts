@@ -6,6 +6,8 @@ import { costsQuery, countKeyOf, standingsQuery } from '@/api/answerQueries';
 export type Details = {
   /** By the path of a rule or wish, what lifting it adds; null until it is known. */
   costs: Readonly<Record<string, string>> | null;
+  /** By the path of a rule, what lifting it adds at least, where time did not suffice for more; else null. */
+  leastCosts: Readonly<Record<string, string>> | null;
   /** By registration number, in how many timetables the section stands; null until it is known. */
   standings: Readonly<Record<string, string>> | null;
   /** How many timetables the standings are out of. */
@@ -25,18 +27,20 @@ export function useDetails(ask: Ask, isAnswered: boolean): Details {
   // The least that a figure may be says nothing here: a section in none is one in none, and a cost is a difference.
   const isCosted = costs.data !== undefined && (isCurrent || samePaths(costs.data.key, ask)) && costs.data.isExact;
   const known = isCosted ? costs.data.costs : null;
+  const leastCosts = isCurrent && !costs.data.isExact && costs.data.areBounds ? costs.data.costs : null;
   const standing = standings.data?.isExact ? standings.data.sections : null;
-  const areTooMany = costs.data?.isExact === false || standings.data?.isExact === false;
+  const areTooMany = (costs.data?.isExact === false && !costs.data.areBounds) || standings.data?.isExact === false;
   const isBehind = !isAnswered || !isCurrent || standings.isPlaceholderData || standings.isPending;
   return useMemo(
     () => ({
       costs: known,
+      leastCosts,
       standings: standing,
       timetables: standings.data?.timetables ?? '0',
       isBehind,
       areTooMany,
     }),
-    [known, standing, standings.data, isBehind, areTooMany],
+    [known, leastCosts, standing, standings.data, isBehind, areTooMany],
   );
 }
 

@@ -110,7 +110,7 @@ public sealed class AnswerFile : IDisposable
         if (parts.Sections)
             written.WriteStandings(Standings.Of(problem, Share(), cancellation));
         if (parts.Costs)
-            written.WriteCosts(RuleCosts.Of(snapshot, ask, Share(), cancellation));
+            written.WriteCosts(RuleCosts.Of(snapshot, ask, Share(), cancellation: cancellation));
         if (parts.Explain)
             written.WriteWhy(WhyNone.Of(snapshot, ask, Share(), cancellation));
         if (parts.Fallbacks > 0)

@@ -158,7 +158,8 @@ internal sealed record RankedPage(IReadOnlyList<RankedRecord> Timetables, bool I
 
 /// <param name="Costs">By the path of a wish in the ask, timetables without it less timetables with it.</param>
 /// <param name="IsExact">Whether the figures are exact.</param>
-internal sealed record CostsRecord(IReadOnlyDictionary<string, string> Costs, bool IsExact);
+/// <param name="AreBounds">Whether each is at least what is said.</param>
+internal sealed record CostsRecord(IReadOnlyDictionary<string, string> Costs, bool IsExact, bool AreBounds);
 
 /// <param name="Timetables">How many timetables there are.</param>
 /// <param name="Sections">By registration number, in how many of them the section stands.</param>

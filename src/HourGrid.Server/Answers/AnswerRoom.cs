@@ -150,7 +150,8 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
                     costs
                         .Costs.Where(cost => cost.Wish.IsHard)
                         .ToDictionary(cost => cost.Wish.Path, cost => Digits.Of(cost.Cost)),
-                    costs.IsExact
+                    costs.IsExact,
+                    costs.AreBounds
                 );
             },
             cancellation

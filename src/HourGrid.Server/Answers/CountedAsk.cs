@@ -17,7 +17,10 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
 
     private static readonly TimeSpan LongestCount = TimeSpan.FromSeconds(3);
 
-    /// <summary>Costs and standings come after the count and do not hold it up.</summary>
+    /// <summary>What costs take longer for is told as bounds.</summary>
+    private static readonly TimeSpan LongestCosts = TimeSpan.FromSeconds(1);
+
+    /// <summary>Standings come after the count and do not hold it up.</summary>
     private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
 
     private readonly Lock standingsGate = new();
@@ -58,7 +61,14 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
         Known(
             costsGate,
             ref costs,
-            () => RuleCosts.Of(problem.Snapshot, problem.Ask, LongestDetail, cancellation),
+            () =>
+                RuleCosts.Of(
+                    problem.Snapshot,
+                    problem.Ask,
+                    LongestCosts,
+                    count.IsExact ? count.Total.Timetables : null,
+                    cancellation
+                ),
             answer => answer.IsExact
         );
 

@@ -238,7 +238,7 @@ test('from the Workbench to a printed choice with its fallbacks', async ({ page,
   await lecture.getByRole('button', { name: /^Pick another for/ }).click();
   await page.getByRole('menuitem').first().click();
   await expect(lecture).toContainText(/Then .*LOG 118 lecture|No timetable holds that section/);
-  await page.getByRole('button', { name: 'Put one behind it' }).click();
+  await page.getByRole('button', { name: 'Add a second plan' }).click();
   await page.getByRole('menuitem').first().click();
   await expect(page.getByRole('region', { name: 'Second timetable' })).toContainText(/\d{5} TID 210/);
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();

@@ -139,5 +139,7 @@ test('a course nobody offers is said not to be there', async ({ page }) => {
   await Desk.open(page);
   await page.keyboard.press('/');
   await page.keyboard.type('zebra');
-  await expect(page.getByText('No course of this term has “zebra” in its code or title.')).toBeVisible();
+  await expect(
+    page.getByText('No course of this term has “zebra” in its code, title or subject.'),
+  ).toBeVisible();
 });

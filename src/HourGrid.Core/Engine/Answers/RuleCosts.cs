@@ -14,7 +14,8 @@ public sealed record RuleCost(Wish Wish, Int128 Cost);
 /// <summary>What every wish of an ask costs.</summary>
 /// <param name="Costs">In the order of the ask's wishes; none where time was up too soon to say anything.</param>
 /// <param name="IsExact">Whether the costs are exact.</param>
-public sealed record CostsAnswer(IReadOnlyList<RuleCost> Costs, bool IsExact);
+/// <param name="AreBounds">Whether each cost is at least what is said; so where they are exact.</param>
+public sealed record CostsAnswer(IReadOnlyList<RuleCost> Costs, bool IsExact, bool AreBounds);
 
 /// <summary>Counts an ask without each of its wishes, all of them together.</summary>
 public static class RuleCosts
@@ -22,6 +23,10 @@ public static class RuleCosts
     /// <param name="snapshot">The catalogue.</param>
     /// <param name="ask">The ask.</param>
     /// <param name="budget">How long it may take; null for as long as it takes.</param>
+    /// <param name="timetables">
+    /// How many timetables the ask has, where that is known exactly: then also costs that time did not suffice for are
+    /// bounds.
+    /// </param>
     /// <param name="cancellation">Stops at any moment.</param>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
     /// <exception cref="AskTooLargeException">It is too large to be answered.</exception>
@@ -30,6 +35,7 @@ public static class RuleCosts
         CatalogueSnapshot snapshot,
         Ask ask,
         TimeSpan? budget = null,
+        UInt128? timetables = null,
         CancellationToken cancellation = default
     )
     {
@@ -50,17 +56,19 @@ public static class RuleCosts
         }
         catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
         {
-            return new([], false);
+            return new([], false, false);
         }
+        var with = isExact ? counts[0] : timetables ?? counts[0];
         var without = hard.Zip(counts.Skip(1)).ToDictionary(pair => pair.First, pair => pair.Second);
         return new(
             [
                 .. wishes.Select(wish => new RuleCost(
                     wish,
-                    wish.IsHard ? checked((Int128)without[wish] - (Int128)counts[0]) : 0
+                    wish.IsHard ? checked((Int128)without[wish] - (Int128)with) : 0
                 )),
             ],
-            isExact
+            isExact,
+            isExact || timetables is not null
         );
     }
 }
