@@ -76,7 +76,7 @@ export function Finder({ term, sketch, facets }: Props) {
             autoComplete="off"
             spellCheck={false}
             aria-label="Find courses"
-            placeholder="Find a course: code, title, instructor, what it counts as, registration number"
+            placeholder="Find a course: code, title, subject, instructor, what it counts as, registration number"
             className="min-w-0 flex-1 rounded-[4px] border border-rule bg-sheet px-3 py-1.5 text-16 placeholder:text-mute focus:border-plum max-md:text-14"
           />
           <div className="flex shrink-0 items-center max-md:hidden">

@@ -55,11 +55,12 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
         } as CSSProperties
       }
     >
-      {/* What has no room in the height goes to a second column, which is out of view. */}
       <div
         aria-hidden="true"
-        className={`flex h-full flex-col flex-wrap content-start *:w-full ${short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}`}
+        className={`h-full ${short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}`}
       >
+        {/* What has no room in the height goes to a second column, which is out of view. */}
+        <div className="flex h-full flex-col flex-wrap content-start overflow-hidden *:w-full">
         <Fit
           forms={[markOf(one.course.id), one.course.id, ...(short ? [`${one.course.id} ${sayComponent(one.section)}`] : [])]}
           className="text-12 font-heavy @max-[64px]:text-11 @max-[64px]:tracking-tight"
@@ -67,6 +68,7 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
         {!short && <Fit forms={[one.section.label, sayComponentShort(one.section), sayComponent(one.section)]} />}
         {weeks !== '' && <Fit forms={[weeks]} />}
         {!short && <div className="@max-[40px]:hidden">{one.room}</div>}
+        </div>
       </div>
       {isKept && <span className="absolute right-1 bottom-1 size-2 rounded-[1px] bg-on-course" aria-hidden="true" />}
       {onPressClass ? (

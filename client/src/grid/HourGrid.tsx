@@ -69,7 +69,7 @@ export function HourGrid(props: Props) {
         <div
           ref={bands}
           tabIndex={-1}
-          className="relative flex flex-1 cursor-crosshair flex-col select-none"
+          className="relative flex flex-1 cursor-crosshair flex-col select-none focus:outline-none"
           onPointerDown={startDraw}
           {...handlers}
         >

@@ -116,10 +116,11 @@ test('a weight is one step when it is let go, and the order follows it meanwhile
   const ordered: number[] = [];
   page.on('request', (request) => {
     if (request.method() === 'PUT') saves.push(request.url());
-    if (request.url().endsWith('/week-shapes'))
-      ordered.push(
-        (request.postDataJSON() as { ask: { weights: { laterStart: number } } }).ask.weights.laterStart,
-      );
+  });
+  await page.route('**/week-shapes', async (route) => {
+    const { ask } = route.request().postDataJSON() as { ask: { weights: { laterStart: number } } };
+    ordered.push(ask.weights.laterStart);
+    await route.continue();
   });
   const fader = page.getByRole('slider', { name: /^Later start/ });
   const box = (await fader.boundingBox())!;
