@@ -29,8 +29,11 @@ export type Port<Content> = {
   mend: (content: Content) => Content;
 };
 
+/** Whether an entry was saved at the first try, once that is known. */
+type Settled = { promise: Promise<boolean>; resolve: (isSaved: boolean) => void };
+
 type Change<Content> = { kind: 'save'; before: Content; after: Content };
-type Entry<Content> = (Change<Content> | { kind: StepKind }) & { settled: PromiseWithResolvers<boolean> };
+type Entry<Content> = (Change<Content> | { kind: StepKind }) & { settled: Settled };
 
 /** What a view shows of saving. */
 export type SaverState<Content> = {
@@ -147,7 +150,7 @@ export class Saver<Content> {
   }
 
   private enter(made: Change<Content> | { kind: StepKind }): Promise<boolean> {
-    const entry = { ...made, settled: Promise.withResolvers<boolean>() };
+    const entry = { ...made, settled: settled() };
     // Another sketch may be opened before this one is saved.
     this.last = this.base();
     this.entries.push(entry);
@@ -275,6 +278,12 @@ export class Saver<Content> {
     const before = base?.content ?? changes[0]!.before;
     keepUnsaved({ document, version: base?.version ?? 0, before, after: this.shown(before) });
   }
+}
+
+function settled(): Settled {
+  let resolve: Settled['resolve'] = () => undefined;
+  const promise = new Promise<boolean>((done) => (resolve = done));
+  return { promise, resolve };
 }
 
 function shownOn<Content>(

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readBlock } from './readBlocks';
+import { readBlock, readBlocks } from './readBlocks';
 import { readWeeks, writeWeeks } from './readWeeks';
 
 describe('a typed line', () => {
@@ -15,6 +15,26 @@ describe('a typed line', () => {
 
   it.each(['', '8-12', 'noday 8-12', 'tue', 'tue noon', 'tue 12-8', 'fri-mon 8-9'])('does not read “%s”', (typed) => {
     expect(readBlock(typed)).toHaveProperty('problem');
+  });
+});
+
+describe('several typed hours', () => {
+  it('are taken apart at semicolons and line ends, and each has its own name', () => {
+    const read = readBlocks('mon wed 18-22 boatyard; fri 8-10\r\n\n tue 9-10 choir;');
+    expect(read.map(({ line }) => ('block' in line ? [line.block.days.join(' '), line.block.label] : line.problem))).toEqual([
+      ['mon wed', 'boatyard'],
+      ['fri', ''],
+      ['tue', 'choir'],
+    ]);
+  });
+
+  it('say which part cannot be read', () => {
+    const read = readBlocks('mon 9-10; nonsense');
+    expect(read.map(({ part, line }) => ['problem' in line, part])).toEqual([
+      [false, 'mon 9-10'],
+      [true, 'nonsense'],
+    ]);
+    expect(readBlocks(' ; \n ')).toEqual([]);
   });
 });
 
