@@ -53,7 +53,7 @@ test('a place whose file cannot be had says so', async ({ page }) => {
 
 test('the sheet fetches what is in view, and a page that fails can be tried again', async ({ page }) => {
   const desk = await Desk.open(page);
-  await desk.add('TID 210', 'WRT 101', 'ACO 120');
+  await desk.add('WRT 101', 'LOG 118', 'MTH 120', 'ACO 120');
   expect(await desk.shapes()).toBeGreaterThan(100);
   const asked: number[] = [];
   let fails = false;
