@@ -7,7 +7,8 @@ test('a first visit begins with one press, which can be undone', async ({ page }
   await page.getByRole('button', { name: 'Third year, Coastal science' }).click();
   await expect(desk.wanted.getByText('TID 210', { exact: true })).toBeVisible();
   await expect(desk.line('Can’t: Wed 13:00–17:00, Boatyard shift')).toBeVisible();
-  await expect.poll(() => desk.count()).toBeGreaterThan(0);
+  await expect(desk.title).toHaveText(/week shape/);
+  expect(await desk.count()).toBeGreaterThan(0);
   await desk.saved();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
