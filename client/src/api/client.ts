@@ -50,28 +50,24 @@ export class ApiError extends Error {
     super(message);
   }
 
-  /** Trying the same again may help: the server was not reached, or failed by itself. */
+  /** Trying the same again may help: the server was not reached, failed by itself, or knows now who asks. */
   get mayPass(): boolean {
-    return this.status === 0 || this.status === 429 || this.status >= 500;
+    return this.status === 0 || this.status === 401 || this.status === 429 || this.status >= 500;
   }
 }
 
-const visitPath = '/api/visit';
-
-/** A visit that is under way. */
+/** A visit that is under way: the server does not know any more who asks. */
 let visiting: Promise<unknown> | null = null;
 
-/** Sends a request; where the server does not know any more who asks, once again after a new visit. */
-async function send(request: Request): Promise<Response> {
-  const again = request.clone();
-  const response = await fetch(request);
-  if (response.status !== 401 || new URL(request.url).pathname === visitPath) return response;
-  visiting ??= fetch(visitPath, { method: 'POST' }).finally(() => (visiting = null));
-  await visiting;
-  return fetch(again);
+function visitAgain(): Promise<unknown> {
+  visiting ??= fetch('/api/visit', { method: 'POST' })
+    // Whoever asks tries again, and says then what is wrong.
+    .catch(() => undefined)
+    .finally(() => (visiting = null));
+  return visiting;
 }
 
-export const http = createClient<paths>({ baseUrl: '/', fetch: send });
+export const http = createClient<paths>({ baseUrl: '/' });
 
 type Fetched<T> = { data?: T; error?: unknown; response: Response };
 
@@ -85,6 +81,10 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
     throw new ApiError(0, 'Hour Grid cannot be reached.');
   }
   if (fetched.data !== undefined) return fetched.data;
+  if (fetched.response.status === 401) {
+    await visitAgain();
+    throw new ApiError(401, 'This browser was not known any more. Try again.');
+  }
   const problem = (fetched.error ?? {}) as { detail?: string; title?: string; sketch?: Sketch; picks?: PicksState };
   throw new ApiError(
     fetched.response.status,

@@ -8,7 +8,7 @@ export function takesKeys(target: EventTarget | null): boolean {
 }
 
 /** Whether there is text that was typed there, which has an undo of its own. */
-export function hasOwnUndo(target: EventTarget | null): boolean {
+function hasOwnUndo(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
   if (target.isContentEditable) return true;
   const isText = target instanceof HTMLTextAreaElement || (target instanceof HTMLInputElement && ['text', 'search'].includes(target.type));

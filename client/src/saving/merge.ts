@@ -1,5 +1,4 @@
-/** JSON as it is saved: what is equal when written is equal. */
-export const isSame = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
+import { isSame } from '@/lib/isSame';
 
 type Plain = Readonly<Record<string, unknown>>;
 

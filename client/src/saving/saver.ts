@@ -1,5 +1,6 @@
 import { ApiError } from '@/api/client';
-import { isSame, merge } from './merge';
+import { isSame } from '@/lib/isSame';
+import { merge } from './merge';
 import { type DocumentName, forgetUnsaved, keepUnsaved, type Unsaved } from './unsavedStore';
 
 /** What the server has of a document: its version, and what is in it. */
@@ -192,14 +193,17 @@ export class Saver<Content> {
         entry.settled.resolve(true);
         return true;
       } catch (problem) {
-        if (!(problem instanceof ApiError)) throw problem;
+        // A mistake of ours keeps the change as a server that is away does.
+        if (!(problem instanceof ApiError)) return this.waits(entry, asError(problem));
         const newer = this.port.newerIn(problem);
         if (newer) {
           this.last = newer;
           if (tries < mostTries) continue;
         }
         if (newer || problem.mayPass) return this.waits(entry, problem);
-        return problem.status === 404 && entry.kind === 'save' ? this.rescue(entry, problem) : this.refused(entry, problem);
+        return problem.status === 404 && entry.kind === 'save'
+          ? this.rescue(entry)
+          : this.refused(entry, problem);
       }
     }
   }
@@ -218,7 +222,7 @@ export class Saver<Content> {
   }
 
   /** What cannot be sent now: a change stays, a step back or forward is not taken. */
-  private waits(entry: Entry<Content>, problem: ApiError): boolean {
+  private waits(entry: Entry<Content>, problem: Error): boolean {
     entry.settled.resolve(false);
     if (entry.kind === 'save') {
       this.failure = problem.message;
@@ -236,7 +240,7 @@ export class Saver<Content> {
   }
 
   /** Nothing of it can be saved where it was made: all that waits is kept elsewhere together. */
-  private async rescue(entry: Change<Content>, problem: ApiError): Promise<boolean> {
+  private async rescue(entry: Change<Content>): Promise<boolean> {
     const changes = this.entries.flatMap((one) => (one.kind === 'save' ? [one] : []));
     try {
       const note = await this.port.rescue(changes.at(-1)?.after ?? entry.after);
@@ -246,7 +250,7 @@ export class Saver<Content> {
       this.note = note;
       return true;
     } catch (other) {
-      this.failure = other instanceof Error ? other.message : problem.message;
+      this.failure = asError(other).message;
       return false;
     }
   }
@@ -279,6 +283,8 @@ export class Saver<Content> {
     keepUnsaved({ document, version: base?.version ?? 0, before, after: this.shown(before) });
   }
 }
+
+const asError = (problem: unknown) => (problem instanceof Error ? problem : new Error(String(problem)));
 
 function settled(): Settled {
   let resolve: Settled['resolve'] = () => undefined;

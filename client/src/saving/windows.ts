@@ -5,7 +5,7 @@ import { newId } from '@/lib/newId';
 export const thisWindow = newId();
 
 /** What the windows of one browser tell each other. */
-export type Word =
+type Word =
   | { kind: 'sketch'; sketch: Sketch }
   | { kind: 'picks'; term: string; state: PicksState }
   /** Sketches of a term were made, deleted or put in another order. */

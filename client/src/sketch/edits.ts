@@ -1,4 +1,5 @@
 import type { Ask, Break, TimeBlock, WantedCourse } from '@/api/client';
+import { isSame } from '@/lib/isSame';
 
 // Changes to an ask, each giving a new one.
 
@@ -204,12 +205,10 @@ export function withoutKeeps(ask: Ask, course: string, numbers: readonly string[
   }));
 }
 
-const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
-
 /** A list with one of its items changed (to null: without it), or with a new one; found by what it is, not where. */
 function replaced<T>(list: readonly T[], before: T | null, after: T | null): T[] {
   if (before === null) return after === null ? [...list] : [...list, after];
-  const at = list.findIndex((one) => same(one, before));
+  const at = list.findIndex((one) => isSame(one, before));
   if (at < 0) return after === null ? [...list] : [...list, after];
   return after === null ? list.toSpliced(at, 1) : list.with(at, after);
 }

@@ -1,4 +1,5 @@
 import type { Ask, Ranked } from '@/api/client';
+import { countKeyOf, keyOf } from '@/api/answerQueries';
 import { isTexts } from '@/lib/browserStore';
 
 /** Where one stood in an ask: its key, the place of the week shape, and the sections that were in view. */
@@ -30,9 +31,5 @@ export function nearest(timetables: readonly Ranked[], held: readonly string[]):
 
 /** Whether two asks want the same and weigh it otherwise. */
 export function differsInWeightsAlone(one: Ask, other: Ask): boolean {
-  const { weights } = one;
-  return (
-    JSON.stringify(weights) !== JSON.stringify(other.weights) &&
-    JSON.stringify(one) === JSON.stringify({ ...other, weights })
-  );
+  return countKeyOf(one) === countKeyOf(other) && keyOf(one) !== keyOf(other);
 }

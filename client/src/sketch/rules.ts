@@ -2,6 +2,7 @@ import type { Ask, Break, TimeBlock } from '@/api/client';
 import { sayBlock } from '@/grid/blocks';
 import { countOf } from '@/lib/count';
 import { daysOf, sayDays } from '@/lib/days';
+import { isSame } from '@/lib/isSame';
 import { sayMode } from '@/lib/modes';
 import { minuteOf, sayHours, sayLength, sayTime } from '@/lib/time';
 import { leaveEitherOr, replaceBlock, replaceBreak, setCampus, setLimits } from './edits';
@@ -61,7 +62,7 @@ const noLimits: Limits = {
 };
 
 function isSet(limits: Limits, kind: LimitKind): boolean {
-  return JSON.stringify(limits[kind]) !== JSON.stringify(noLimits[kind]);
+  return !isSame(limits[kind], noLimits[kind]);
 }
 
 function sayLimit(limits: Limits, kind: LimitKind): string {
@@ -213,7 +214,7 @@ export function switchRule(ask: Ask, rule: Rule): Ask {
 }
 
 function without<T>(list: readonly T[], item: T): T[] {
-  const at = list.findIndex((one) => JSON.stringify(one) === JSON.stringify(item));
+  const at = list.findIndex((one) => isSame(one, item));
   return at < 0 ? [...list] : list.toSpliced(at, 1);
 }
 
@@ -255,7 +256,7 @@ function byPlace(one: string, other: string): number {
 }
 
 /** Lifts a wish that an answer names by its path: a rule is switched off, a course set aside, the rest let go. */
-export function liftWish(ask: Ask, path: string, rules: readonly Rule[]): Ask {
+function liftWish(ask: Ask, path: string, rules: readonly Rule[]): Ask {
   const rule = rules.find((one) => one.path === path);
   if (rule) return switchRule(ask, rule);
   const [, list, at, field] = /^(wanted|eitherOr)\[(\d+)\](?:\.(\w+))?$/.exec(path) ?? [];

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { Picks } from '@/api/client';
 import { picksQuery } from '@/api/queries';
 import { useStable } from '@/lib/useStable';
-import { isSame } from '@/saving/merge';
+import { isSame } from '@/lib/isSame';
 import { useSaverState, useSaving } from '@/saving/SavingContext';
 
 /**

@@ -33,7 +33,7 @@ function useShown(sketches: readonly Sketch[]): Sketch[] {
 }
 
 /** A sketch with what a saver has not saved yet. */
-export function shownSketch(sketch: Sketch, saver: Saver<Draft> | null): Sketch {
+function shownSketch(sketch: Sketch, saver: Saver<Draft> | null): Sketch {
   const state = saver?.getState();
   if (!saver || !state || (state.changes.length === 0 && !state.canRedoUnsaved)) return sketch;
   const shown = saver.shown(draftOf(sketch));

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Ask, PutBy, Sketch } from '@/api/client';
 import { expectAnswer } from '@/api/answerQueries';
 import { useStable } from '@/lib/useStable';
-import { isSame } from '@/saving/merge';
+import { isSame } from '@/lib/isSame';
 import { useSaverState, useSaving } from '@/saving/SavingContext';
 import { draftOf, type Draft } from '@/saving/sketchPort';
 

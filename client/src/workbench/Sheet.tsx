@@ -7,7 +7,7 @@ import type { Axis } from '@/grid/axis';
 import { countOf, sayCount, sayLeast } from '@/lib/count';
 import { type Day, days, fullDay, shortDay } from '@/lib/days';
 import { minuteOf } from '@/lib/time';
-import { isSame } from '@/saving/merge';
+import { isSame } from '@/lib/isSame';
 import { placed, type Sections } from '@/sketch/useSections';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';

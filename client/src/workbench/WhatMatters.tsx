@@ -1,7 +1,7 @@
 import { LayoutGrid } from 'lucide-react';
 import { useState } from 'react';
 import type { Ask } from '@/api/client';
-import { isSame } from '@/saving/merge';
+import { isSame } from '@/lib/isSame';
 import { setWeights } from '@/sketch/edits';
 import { Fader } from '@/ui/Fader';
 import { IconButton } from '@/ui/IconButton';

@@ -4,7 +4,7 @@ import type { Ask, Ranked } from '@/api/client';
 import { keyOf, pageSize, shapesQuery } from '@/api/answerQueries';
 
 /** Week shapes by their place, from 0; and what kept some from being fetched. */
-export type Shapes = { shapes: ReadonlyMap<number, Ranked>; problem: Error | null; retry: () => void };
+type Shapes = { shapes: ReadonlyMap<number, Ranked>; problem: Error | null; retry: () => void };
 
 /** The week shapes at some places; while those of a newer ask are on their way, the ones before stand there. */
 export function useShapes(ask: Ask, places: readonly number[]): Shapes {
