@@ -25,8 +25,8 @@ function OfTerm({ visit }: { visit: TermVisit }) {
       <Message title="Nothing is chosen yet" heading="h1">
         <p>
           {hasShortlisted
-            ? 'Choose one of the timetables you put by, and prepare here what to take if a section fills.'
-            : 'On the Workbench, put timetables by with S. The one you settle on is chosen there or in the Line-up, and prepared here for the day registration opens.'}
+            ? 'Choose one of the timetables on your shortlist, and prepare here what to take if a section fills.'
+            : 'On the Workbench, S puts a timetable on the shortlist. The one you settle on is chosen there or in the Line-up, and prepared here for the day registration opens.'}
         </p>
         <Chooser visit={visit} edits={edits} />
         {edits.canUndo && (

@@ -49,7 +49,7 @@ export function Second({ visit, choice, view, edits }: Props) {
           <p className="text-mute">
             {others.length > 0
               ? 'A whole second timetable can stand behind the choice.'
-              : 'Put another timetable by, and it can stand behind the choice as a whole.'}
+              : 'Put another timetable on the shortlist, and it can stand behind the choice as a whole.'}
           </p>
         )}
         <div className="flex gap-1.5 print:hidden">

@@ -15,7 +15,7 @@ export function sayBroken(one: PutBy, state: PutByState, ask: Ask, rules: readon
   return [
     state.gone.length > 0 && `${names(state.gone)} ${count(state.gone)} gone.`,
     state.moved.length > 0 &&
-      `${names(state.moved)} ${state.moved.length === 1 ? 'has' : 'have'} moved since you put it by.`,
+      `${names(state.moved)} ${state.moved.length === 1 ? 'has' : 'have'} moved since it was put on the shortlist.`,
     ...state.clashes.map((clash) => `${names([clash.one, clash.other])} are at the same hours.`),
     state.gone.length === 0 &&
       state.notWhole.length > 0 &&

@@ -48,8 +48,8 @@ export function Facts(props: Props) {
           <button
             type="button"
             aria-pressed={here !== undefined}
-            aria-label="Put this timetable by"
-            title={here ? `Put by as “${here.name}”` : 'Put this timetable by, on the shortlist (S)'}
+            aria-label="Put this timetable on the shortlist"
+            title={here ? `On the shortlist as “${here.name}”` : 'Put this timetable on the shortlist (S)'}
             onClick={shortlist.putBy}
             className="-mr-px rounded-l-[4px] border border-rule bg-sheet p-1.5 hover:border-ink aria-pressed:text-plum"
           >
@@ -63,7 +63,7 @@ export function Facts(props: Props) {
         <button
           type="button"
           onClick={shortlist.open}
-          title="Shortlist: the timetables put by (Shift + S)"
+          title="Show the shortlist (Shift + S)"
           className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap not-first:rounded-l-none hover:border-ink"
         >
           <span className="max-[1439px]:sr-only">Shortlist</span> {props.putBy > 0 ? props.putBy : <List size={15} className="min-[1440px]:hidden" aria-hidden="true" />}

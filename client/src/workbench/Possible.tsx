@@ -178,17 +178,19 @@ function FirstThing({ term, hasWanted, onFindCourse, change }: FirstProps) {
           ? 'All your courses are set aside. Make one a Must again, or add another.'
           : 'Type its code, and every timetable that can hold it appears on the grid.'}
       </p>
-      <div className="flex flex-wrap items-center justify-center gap-2">
-        <Button look="main" onClick={onFindCourse}>
-          Add a course
-        </Button>
-        {starts.length > 0 && <span className="text-12">or look around with</span>}
-        {starts.map(({ name, courses, start }) => (
-          <Button key={name} title={courses} onClick={() => change(start)}>
-            {name}
-          </Button>
-        ))}
-      </div>
+      <Button look="main" onClick={onFindCourse}>
+        Add a course
+      </Button>
+      {starts.length > 0 && (
+        <div role="group" aria-label="Starting points" className="flex flex-wrap items-center justify-center gap-2">
+          <span className="text-12">Or look around as</span>
+          {starts.map(({ name, courses, start }) => (
+            <Button key={name} title={courses} onClick={() => change(start)}>
+              {name}
+            </Button>
+          ))}
+        </div>
+      )}
     </Message>
   );
 }

@@ -61,11 +61,11 @@ export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) 
       )}
       {shortlist.length === 0 ? (
         <p className="max-w-prose py-4 text-mute">
-          Nothing is put by yet. Walk to a timetable you like and press <kbd>S</kbd>, and it stays here with a
+          Nothing is on the shortlist yet. Walk to a timetable you like and press <kbd>S</kbd>, and it stays here with a
           name and a note, whatever becomes of your rules.
         </p>
       ) : (
-        <ol aria-label="Timetables put by">
+        <ol aria-label="Timetables on the shortlist">
           {shortlist.map((one, i) => (
             <ShortlistRow
               key={one.id}

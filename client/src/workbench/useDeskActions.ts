@@ -97,7 +97,7 @@ export function useDeskActions(options: Options): Action[] {
     { name: 'Look-alike before', keys: 'Shift + ←', on: ['shift+ArrowLeft'], run: () => stepAlike(-1), isKeyOnly: true },
     { name: 'Keep the class in focus', keys: 'K', on: ['k'], run: () => mark('keep'), isKeyOnly: true },
     { name: 'Rule out the class in focus', keys: 'X', on: ['x'], run: () => mark('ruleOut'), isKeyOnly: true },
-    { name: 'Put the timetable in view by', keys: 'S', on: ['s'], run: options.shortlist.putBy },
+    { name: 'Put the timetable in view on the shortlist', keys: 'S', on: ['s'], run: options.shortlist.putBy },
     { name: 'Add the timetable in view to the line-up', keys: 'L', on: ['l'], run: options.shortlist.putInLineUp },
     { name: 'Show the shortlist', keys: 'Shift + S', on: ['shift+s'], run: options.shortlist.open },
     { name: 'Undo', keys: 'Ctrl + Z', run: edits.undo },

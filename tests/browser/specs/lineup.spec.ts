@@ -34,7 +34,7 @@ test('a timetable is put by with a name of its own, named, noted, ordered, remov
   await desk.add(...courses);
   await desk.go(3);
   await page.keyboard.press('s');
-  await expect(page.getByRole('button', { name: 'Put this timetable by' })).toHaveAttribute(
+  await expect(page.getByRole('button', { name: 'Put this timetable on the shortlist' })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
@@ -47,7 +47,7 @@ test('a timetable is put by with a name of its own, named, noted, ordered, remov
   // Once more, and its name can be typed over.
   await page.keyboard.press('s');
   const list = page.getByRole('dialog', { name: 'Shortlist' });
-  const rows = list.getByRole('list', { name: 'Timetables put by' }).getByRole('listitem');
+  const rows = list.getByRole('list', { name: 'Timetables on the shortlist' }).getByRole('listitem');
   await expect(rows).toHaveCount(2);
   await expect(rows.nth(1).getByRole('textbox', { name: 'Name' })).toBeFocused();
   await page.keyboard.type('The best one');
