@@ -61,7 +61,7 @@ export function Finder({ term, sketch, facets }: Props) {
     <main className="flex min-h-0 flex-1 flex-col bg-paper max-md:h-[calc(100dvh-50px)] max-md:flex-none">
       <h1 className="sr-only">Catalogue, {term.name}</h1>
       <div className="border-b border-rule bg-sheet px-4 pt-3 pb-2">
-        <div className="flex gap-2">
+        <div className="flex gap-2 max-md:flex-wrap">
           <input
             ref={box}
             type="search"
@@ -77,15 +77,15 @@ export function Finder({ term, sketch, facets }: Props) {
             spellCheck={false}
             aria-label="Find courses"
             placeholder="Find a course: code, title, subject, instructor, what it counts as, registration number"
-            className="min-w-0 flex-1 rounded-[4px] border border-rule bg-sheet px-3 py-1.5 text-16 placeholder:text-mute focus:border-plum max-md:text-14"
+            className="min-w-0 flex-1 rounded-[4px] border border-rule bg-sheet px-3 py-1.5 text-16 text-ellipsis placeholder:text-mute focus:border-plum max-md:basis-full max-md:text-14"
           />
           <div className="flex shrink-0 items-center max-md:hidden">
             <UndoRedo sketch={sketch} edits={edits} />
           </div>
-          <Button onClick={() => setBrowsing(true)} className="shrink-0 md:hidden">
+          <Button onClick={() => setBrowsing(true)} className="shrink-0 max-md:flex-1 md:hidden">
             Subjects
           </Button>
-          <Button onClick={() => setPasting(true)} className="shrink-0">
+          <Button onClick={() => setPasting(true)} className="shrink-0 max-md:flex-1">
             Paste numbers
           </Button>
         </div>

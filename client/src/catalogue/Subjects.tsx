@@ -14,7 +14,7 @@ export function Subjects({ facets, names, chosen, onChoose }: Props) {
   return (
     <nav aria-label="Subjects" className="min-h-0 flex-1 overflow-y-auto px-4 py-3 max-md:p-0">
       <h2 className="text-14 font-heavy max-md:sr-only">Subjects</h2>
-      <p className="mb-2 text-12 text-mute">One lists all it offers, whatever was looked for before.</p>
+      <p className="mb-2 text-12 text-mute">Press a subject to see every course it offers.</p>
       <ul className="columns-2 gap-4 max-md:columns-1">
         {facets.subjects.map((code) => (
           <li key={code} className="break-inside-avoid">

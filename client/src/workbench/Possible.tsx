@@ -183,7 +183,7 @@ function FirstThing({ term, hasWanted, onFindCourse, change }: FirstProps) {
       </Button>
       {starts.length > 0 && (
         <div role="group" aria-label="Starting points" className="flex flex-wrap items-center justify-center gap-2">
-          <span className="text-12">Or look around as</span>
+          <span className="text-12 max-md:basis-full">Or look around as</span>
           {starts.map(({ name, courses, start }) => (
             <Button key={name} title={courses} onClick={() => change(start)}>
               {name}
