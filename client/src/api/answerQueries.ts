@@ -31,7 +31,8 @@ export function knowAnswer(client: QueryClient, ask: Ask, answer: Answer): void 
   const { queryKey } = answerQuery(ask);
   const state = client.getQueryState(queryKey);
   // One that is known already would only draw the same anew.
-  if (!state?.data?.answer.isExact || state.isInvalidated) client.setQueryData(queryKey, { ask, key: countKeyOf(ask), answer });
+  if (!state?.data?.answer.isExact || state.isInvalidated)
+    client.setQueryData(queryKey, { ask, key: countKeyOf(ask), answer });
 }
 
 export const answerOptions = { staleTime: Infinity, gcTime: 60_000 } as const;
@@ -142,7 +143,10 @@ export const costsQuery = (ask: Ask) =>
     queryKey: ['costs', countKeyOf(ask)],
     queryFn: async ({ signal }) => {
       await afterPaint();
-      return { key: countKeyOf(ask), ...(await call(http.POST('/api/answers/costs', { body: { ask }, signal }))) };
+      return {
+        key: countKeyOf(ask),
+        ...(await call(http.POST('/api/answers/costs', { body: { ask }, signal }))),
+      };
     },
     placeholderData: keepPreviousData,
     ...answerOptions,

@@ -85,7 +85,12 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
     await visitAgain();
     throw new ApiError(401, 'This browser was not known any more. Try again.');
   }
-  const problem = (fetched.error ?? {}) as { detail?: string; title?: string; sketch?: Sketch; picks?: PicksState };
+  const problem = (fetched.error ?? {}) as {
+    detail?: string;
+    title?: string;
+    sketch?: Sketch;
+    picks?: PicksState;
+  };
   throw new ApiError(
     fetched.response.status,
     problem.detail ?? problem.title ?? `The server answered ${fetched.response.status}.`,

@@ -22,7 +22,9 @@ export const termsQuery = queryOptions({
 
 /** What a newer catalogue makes out of date: all but who the student is and the sketches themselves. */
 export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
-  return !['visit', 'terms', 'sketch', 'sketches', 'picks', 'calendar-address', 'deleted-sketch'].includes(String(queryKey[0]));
+  return !['visit', 'terms', 'sketch', 'sketches', 'picks', 'calendar-address', 'deleted-sketch'].includes(
+    String(queryKey[0]),
+  );
 }
 
 export const sketchQuery = (term: string) =>
@@ -143,9 +145,7 @@ export const numbersQuery = (term: string, text: string) =>
   queryOptions({
     queryKey: ['numbers', term, text],
     queryFn: ({ signal }) =>
-      call(
-        http.POST('/api/terms/{term}/numbers', { params: { path: { term } }, body: { text }, signal }),
-      ),
+      call(http.POST('/api/terms/{term}/numbers', { params: { path: { term } }, body: { text }, signal })),
     enabled: text.trim() !== '',
     placeholderData: keepPreviousData,
     staleTime: 60_000,
@@ -163,7 +163,11 @@ export const calendarHoursQuery = (term: string, file: File | null) =>
       if (file.size > largestCalendar) throw new Error('The file is too large: 600 kB are read at most.');
       const calendar = await file.text();
       return call(
-        http.POST('/api/terms/{term}/calendar-hours', { params: { path: { term } }, body: { calendar }, signal }),
+        http.POST('/api/terms/{term}/calendar-hours', {
+          params: { path: { term } },
+          body: { calendar },
+          signal,
+        }),
       );
     },
     retry: false,

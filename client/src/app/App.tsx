@@ -24,7 +24,10 @@ const preloadAfter = 2_000;
 export function App() {
   useEffect(() => {
     // With all places here one can go on when the server is away.
-    const later = setTimeout(() => [catalogue, choice, lineUp, workbench].forEach(({ preload }) => preload()), preloadAfter);
+    const later = setTimeout(
+      () => [catalogue, choice, lineUp, workbench].forEach(({ preload }) => preload()),
+      preloadAfter,
+    );
     return () => clearTimeout(later);
   }, []);
   return (

@@ -15,8 +15,9 @@ export function NotSaved() {
       {failing.length > 0 && (
         <div className="flex items-center gap-3 px-4 py-1.5">
           <p className="min-w-0 flex-1 break-words">
-            <span className="font-heavy text-brick">Not saved yet:</span> {failing.map((saver) => saver.title()).join(', ')}.{' '}
-            {reason} Your changes are kept in this browser, and sent as soon as that is possible.
+            <span className="font-heavy text-brick">Not saved yet:</span>{' '}
+            {failing.map((saver) => saver.title()).join(', ')}. {reason} Your changes are kept in this
+            browser, and sent as soon as that is possible.
           </p>
           <Button onClick={saving.retry}>Try again</Button>
         </div>

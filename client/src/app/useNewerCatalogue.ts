@@ -12,7 +12,8 @@ export function useNewerCatalogue(): void {
     last.current = version;
     if (before === undefined || version === before) return;
     void client.invalidateQueries({
-      predicate: ({ queryKey }) => isOfCatalogue(queryKey) || queryKey[0] === 'sketch' || queryKey[0] === 'sketches',
+      predicate: ({ queryKey }) =>
+        isOfCatalogue(queryKey) || queryKey[0] === 'sketch' || queryKey[0] === 'sketches',
     });
   });
 }

@@ -13,7 +13,9 @@ export function usePlaceFocus(): void {
   const [, termId, path] = pathname.split('/');
   const terms = useQuery(termsQuery);
   const term = terms.data?.terms.find((one) => one.id === termId);
-  const title = [placeOf(path)?.name, term?.name, 'Hour Grid'].filter((part) => part !== undefined).join(' · ');
+  const title = [placeOf(path)?.name, term?.name, 'Hour Grid']
+    .filter((part) => part !== undefined)
+    .join(' · ');
   useEffect(() => {
     document.title = title;
   }, [title]);

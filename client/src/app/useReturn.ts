@@ -7,7 +7,9 @@ export function useReturn(): void {
   useEffect(() => {
     const back = () => {
       if (document.visibilityState !== 'visible') return;
-      void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] === 'sketch' || queryKey[0] === 'picks' });
+      void client.invalidateQueries({
+        predicate: ({ queryKey }) => queryKey[0] === 'sketch' || queryKey[0] === 'picks',
+      });
     };
     document.addEventListener('visibilitychange', back);
     return () => document.removeEventListener('visibilitychange', back);

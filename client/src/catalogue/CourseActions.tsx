@@ -1,12 +1,5 @@
 import type { Ask, Course } from '@/api/client';
-import {
-  addCourse,
-  chooseBetween,
-  eitherOrOf,
-  leaveEitherOr,
-  removeCourse,
-  wantedOf,
-} from '@/sketch/edits';
+import { addCourse, chooseBetween, eitherOrOf, leaveEitherOr, removeCourse, wantedOf } from '@/sketch/edits';
 import { sayTake } from '@/sketch/limits';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';

@@ -40,61 +40,61 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
   const one = course.data;
   return (
     <>
-    <article aria-labelledby="course-title" className="min-h-0 flex-1 overflow-y-auto px-4 py-3 max-md:p-0">
-      <h2 id="course-title" className="text-16 leading-snug font-heavy">
-        {one.id} {one.title}
-      </h2>
-      <p className="mt-0.5 text-12 text-mute">
-        <button
-          type="button"
-          title={`All that ${one.subject} offers`}
-          onClick={() => onSubject(one.subject)}
-          className="underline decoration-dotted underline-offset-2 hover:text-ink"
-        >
-          {subjectName(one.subject)}
-        </button>{' '}
-        · {factsOf(one)}
-      </p>
-      {one.description !== '' && <p className="mt-2">{one.description}</p>}
-      {one.materials !== '' && (
-        <p className="mt-2 whitespace-pre-line">
-          <span className="font-heavy">Materials</span> {one.materials}
+      <article aria-labelledby="course-title" className="min-h-0 flex-1 overflow-y-auto px-4 py-3 max-md:p-0">
+        <h2 id="course-title" className="text-16 leading-snug font-heavy">
+          {one.id} {one.title}
+        </h2>
+        <p className="mt-0.5 text-12 text-mute">
+          <button
+            type="button"
+            title={`All that ${one.subject} offers`}
+            onClick={() => onSubject(one.subject)}
+            className="underline decoration-dotted underline-offset-2 hover:text-ink"
+          >
+            {subjectName(one.subject)}
+          </button>{' '}
+          · {factsOf(one)}
         </p>
-      )}
-      <Conditions course={one} />
-      <CourseActions course={one} ask={ask} change={change} />
-      <CourseLimits course={one} ask={ask} change={change} />
-      <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">
-        <h3 className="text-14 font-heavy text-ink">Sections</h3>
-        <SeatsAge term={term.id} course={one} />
-      </div>
-      {standing.data && (
-        <p className="text-12 text-mute" role="status">
-          {standing.data.timetables === '0'
-            ? 'With this course the sketch has no timetable.'
-            : `${standing.data.isExact ? '' : 'At least '}${countOf(standing.data.timetables, 'timetable')} of the sketch with this course; each section says in how many of them it stands.`}
-        </p>
-      )}
-      {one.sections.length === 0 && (
-        <p className="mt-1 text-mute">No section of it takes place in {term.name}.</p>
-      )}
-      {one.sets.map((set) => (
-        <SectionSet
-          key={set.arrangement}
-          set={set}
-          course={one}
-          term={term}
-          wanted={ask.wanted.find((wanted) => wanted.course === one.id)}
-          standing={(number) => {
-            const count = standing.data?.sections[number];
-            return count === undefined ? null : sayCount(count);
-          }}
-          change={change}
-          onPoint={setPointedAt}
-        />
-      ))}
-    </article>
-    <SmallGrid term={term} sketch={sketch} course={one} pointedAt={pointedAt} />
+        {one.description !== '' && <p className="mt-2">{one.description}</p>}
+        {one.materials !== '' && (
+          <p className="mt-2 whitespace-pre-line">
+            <span className="font-heavy">Materials</span> {one.materials}
+          </p>
+        )}
+        <Conditions course={one} />
+        <CourseActions course={one} ask={ask} change={change} />
+        <CourseLimits course={one} ask={ask} change={change} />
+        <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">
+          <h3 className="text-14 font-heavy text-ink">Sections</h3>
+          <SeatsAge term={term.id} course={one} />
+        </div>
+        {standing.data && (
+          <p className="text-12 text-mute" role="status">
+            {standing.data.timetables === '0'
+              ? 'With this course the sketch has no timetable.'
+              : `${standing.data.isExact ? '' : 'At least '}${countOf(standing.data.timetables, 'timetable')} of the sketch with this course; each section says in how many of them it stands.`}
+          </p>
+        )}
+        {one.sections.length === 0 && (
+          <p className="mt-1 text-mute">No section of it takes place in {term.name}.</p>
+        )}
+        {one.sets.map((set) => (
+          <SectionSet
+            key={set.arrangement}
+            set={set}
+            course={one}
+            term={term}
+            wanted={ask.wanted.find((wanted) => wanted.course === one.id)}
+            standing={(number) => {
+              const count = standing.data?.sections[number];
+              return count === undefined ? null : sayCount(count);
+            }}
+            change={change}
+            onPoint={setPointedAt}
+          />
+        ))}
+      </article>
+      <SmallGrid term={term} sketch={sketch} course={one} pointedAt={pointedAt} />
     </>
   );
 }

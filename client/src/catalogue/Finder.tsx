@@ -36,7 +36,8 @@ export function Finder({ term, sketch, facets }: Props) {
     () => ({
       campus,
       subject,
-      part: (id) => (id === 'whole' ? 'the whole term' : (term.parts.find((part) => part.id === id)?.name ?? id)),
+      part: (id) =>
+        id === 'whole' ? 'the whole term' : (term.parts.find((part) => part.id === id)?.name ?? id),
     }),
     [campus, subject, term],
   );
@@ -103,7 +104,9 @@ export function Finder({ term, sketch, facets }: Props) {
             aria-label={panel ? 'Course' : 'Subjects'}
             className="flex w-[min(472px,45%)] shrink-0 flex-col border-l border-rule bg-sheet"
           >
-            {panel ?? <Subjects facets={facets} names={names} chosen={state.values('subject')} onChoose={browse} />}
+            {panel ?? (
+              <Subjects facets={facets} names={names} chosen={state.values('subject')} onChoose={browse} />
+            )}
           </aside>
         )}
       </div>
@@ -134,12 +137,7 @@ export function Finder({ term, sketch, facets }: Props) {
         </Dialog>
       )}
       {pasting && (
-        <PasteNumbers
-          term={term}
-          ask={sketch.ask}
-          change={edits.change}
-          onClose={() => setPasting(false)}
-        />
+        <PasteNumbers term={term} ask={sketch.ask} change={edits.change} onClose={() => setPasting(false)} />
       )}
     </main>
   );

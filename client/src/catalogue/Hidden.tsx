@@ -32,7 +32,8 @@ export function Hidden({ state, found, names, notOffered }: Props) {
             onClick={() => state.setValues(by, loosened(by, state.values(by), value))}
             className="hover:underline"
           >
-            <strong className="font-heavy text-ink">{sayCount(more)} more</strong> {sayLoosening(by, value, names)}
+            <strong className="font-heavy text-ink">{sayCount(more)} more</strong>{' '}
+            {sayLoosening(by, value, names)}
           </button>
         ) : null,
       )}

@@ -68,12 +68,12 @@ export function PasteNumbers({ term, ask, change, onClose }: Props) {
             onClose();
           }}
         >
-          {sections.length === 0 ? 'Keep in the sketch' : `Keep ${countOf(sections.length, 'section')} in the sketch`}
+          {sections.length === 0
+            ? 'Keep in the sketch'
+            : `Keep ${countOf(sections.length, 'section')} in the sketch`}
         </Button>
         {keptNow.length > 0 && (
-          <Button
-            onClick={() => void copyText(keptNow.join('\n')).then(() => setCopied(true))}
-          >
+          <Button onClick={() => void copyText(keptNow.join('\n')).then(() => setCopied(true))}>
             {copied ? 'Copied' : `Copy the ${countOf(keptNow.length, 'number')} kept`}
           </Button>
         )}
@@ -122,7 +122,8 @@ function Recognised({ numbers, chosen, onChoose }: RecognisedProps) {
       ))}
       {unknown.length > 0 && (
         <p className="text-brick">
-          {unknown.join(', ')}: no section of this catalogue has {unknown.length === 1 ? 'this number' : 'these numbers'}.
+          {unknown.join(', ')}: no section of this catalogue has{' '}
+          {unknown.length === 1 ? 'this number' : 'these numbers'}.
         </p>
       )}
       {missing.map((one) => (

@@ -55,11 +55,7 @@ export function RangeForm(props: Props) {
         </p>
       )}
       {props.clear && (
-        <button
-          type="button"
-          className="mt-2 text-12 font-strong text-plum"
-          onClick={props.clear.onClear}
-        >
+        <button type="button" className="mt-2 text-12 font-strong text-plum" onClick={props.clear.onClear}>
           {props.clear.label}
         </button>
       )}

@@ -82,7 +82,12 @@ export function ResultList({ state, found, ask, names }: Props) {
   return (
     <section aria-label="Courses found" className="flex min-w-0 flex-1 flex-col">
       <div className="flex items-center gap-4 border-b border-hair px-4 py-1.5 text-12">
-        <Select label="Order" value={state.order} choices={orders} onChange={(order) => state.setOrder(order)} />
+        <Select
+          label="Order"
+          value={state.order}
+          choices={orders}
+          onChange={(order) => state.setOrder(order)}
+        />
         <label className="flex items-center gap-1.5">
           <input
             type="checkbox"

@@ -28,7 +28,9 @@ export const ResultRow = memo(function ResultRow(props: Props) {
       aria-current={isOpen}
       onClick={onOpen}
       className={`flex h-full w-full items-center gap-4 border-b border-hair px-4 text-left focus-visible:-outline-offset-2 max-md:gap-2 max-md:px-3 ${
-        isOpen ? 'border-l-[3px] border-l-plum bg-sheet' : 'border-l-[3px] border-l-transparent hover:bg-sheet'
+        isOpen
+          ? 'border-l-[3px] border-l-plum bg-sheet'
+          : 'border-l-[3px] border-l-transparent hover:bg-sheet'
       }`}
     >
       <span className="w-[84px] shrink-0 font-heavy max-md:w-[64px]">{course.id}</span>

@@ -31,7 +31,9 @@ export function SeatsAge({ term, course }: { term: string; course: Course }) {
   });
   return (
     <span role="status">
-      {refresh.isError ? `Seats not refreshed: ${refresh.error.message}` : `Seats ${sayAge(course.seatsAsOf, now)}`}{' '}
+      {refresh.isError
+        ? `Seats not refreshed: ${refresh.error.message}`
+        : `Seats ${sayAge(course.seatsAsOf, now)}`}{' '}
       <button
         type="button"
         disabled={refresh.isPending}

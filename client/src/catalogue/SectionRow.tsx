@@ -173,7 +173,9 @@ function MarkButton({ pressed, label, onClick, children }: MarkProps) {
       aria-label={label}
       onClick={onClick}
       className={`w-full rounded-[3px] border px-1 text-12 ${
-        pressed ? 'border-ink bg-ink font-strong text-sheet' : 'border-rule text-mute hover:border-ink hover:text-ink'
+        pressed
+          ? 'border-ink bg-ink font-strong text-sheet'
+          : 'border-rule text-mute hover:border-ink hover:text-ink'
       }`}
     >
       {children}

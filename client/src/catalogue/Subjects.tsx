@@ -25,7 +25,10 @@ export function Subjects({ facets, names, chosen, onChoose }: Props) {
               className="flex min-h-7 w-full items-baseline gap-2 rounded-[3px] px-1.5 py-1 text-left hover:bg-plum-wash aria-[current=true]:bg-plum-wash"
             >
               <span className="min-w-0 flex-1 break-words">{names.subject(code)}</span>
-              <span className="shrink-0 text-12 text-mute" title={countOf(facets.coursesBySubject[code] ?? 0, 'course')}>
+              <span
+                className="shrink-0 text-12 text-mute"
+                title={countOf(facets.coursesBySubject[code] ?? 0, 'course')}
+              >
                 {facets.coursesBySubject[code] ?? 0}
                 <span className="sr-only"> courses</span>
               </span>

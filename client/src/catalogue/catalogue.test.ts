@@ -62,7 +62,12 @@ it('sets meetings that differ in the day alone on one line', () => {
 
 it('says how old seats are', () => {
   const now = Date.parse('2026-11-25T12:00:00Z');
-  const ages = ['2026-11-25T11:59:40Z', '2026-11-25T11:20:00Z', '2026-11-25T09:00:00Z', '2026-11-24T11:00:00Z'];
+  const ages = [
+    '2026-11-25T11:59:40Z',
+    '2026-11-25T11:20:00Z',
+    '2026-11-25T09:00:00Z',
+    '2026-11-24T11:00:00Z',
+  ];
   expect(ages.map((age) => sayAge(age, now))).toEqual([
     'as of just now',
     'as of 40 min ago',

@@ -43,7 +43,11 @@ export const sideNames: Record<Side, string> = {
 };
 
 /** Names of values that the address only has ids of. */
-export type Names = { campus: (id: string) => string; part: (id: string) => string; subject: (code: string) => string };
+export type Names = {
+  campus: (id: string) => string;
+  part: (id: string) => string;
+  subject: (code: string) => string;
+};
 
 const joined = (values: readonly string[]) =>
   values.length <= 2 ? values.join(' or ') : `${values.slice(0, -1).join(', ')} or ${values.at(-1)}`;

@@ -51,10 +51,7 @@ export function CalendarAddress({ term, onClose }: Props) {
       <div className="mt-3 flex flex-wrap gap-2">
         {address ? (
           <>
-            <Button
-              look="main"
-              onClick={() => void copyText(address).then(() => setCopied(true))}
-            >
+            <Button look="main" onClick={() => void copyText(address).then(() => setCopied(true))}>
               {copied ? 'Copied' : 'Copy'}
             </Button>
             <Button

@@ -73,7 +73,12 @@ export function ChoicePage({ visit, choice, edits }: Props) {
         )}
         <div className="ml-auto flex flex-wrap items-center gap-1.5 print:hidden">
           <SavedState edits={edits} />
-          <UndoRedoButtons canUndo={edits.canUndo} canRedo={edits.canRedo} onUndo={edits.undo} onRedo={edits.redo} />
+          <UndoRedoButtons
+            canUndo={edits.canUndo}
+            canRedo={edits.canRedo}
+            onUndo={edits.undo}
+            onRedo={edits.redo}
+          />
           <Chooser visit={visit} edits={edits} isQuiet />
           {view.own && <Button onClick={goOn}>Go on from here</Button>}
           <Button onClick={() => edits.change(dropChoice)}>Choose none</Button>
@@ -95,7 +100,11 @@ export function ChoicePage({ visit, choice, edits }: Props) {
       {[problem, view.problem?.message ?? null].map(
         (text) =>
           text !== null && (
-            <p key={text} role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">
+            <p
+              key={text}
+              role="alert"
+              className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick"
+            >
               {text}{' '}
               {text === view.problem?.message && (
                 <Button look="quiet" onClick={view.retry}>
@@ -111,7 +120,9 @@ export function ChoicePage({ visit, choice, edits }: Props) {
         </p>
       ))}
       {choice.timetable.note !== '' && (
-        <p className="px-4 pt-1.5 text-12 whitespace-pre-wrap text-mute print:px-0">{choice.timetable.note}</p>
+        <p className="px-4 pt-1.5 text-12 whitespace-pre-wrap text-mute print:px-0">
+          {choice.timetable.note}
+        </p>
       )}
       <Scroller label="Week" className="flex min-h-[360px] shrink-0 print:min-h-0 print:overflow-visible">
         <WeekView axis={view.axis} classes={view.classes} weekCount={term.weeks} label="Week of the choice" />

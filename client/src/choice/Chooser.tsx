@@ -13,10 +13,17 @@ type Props = {
 
 /** Chooses among all that is put by in the term. */
 export function Chooser({ visit, edits, isQuiet = false }: Props) {
-  const all = visit.sketches.flatMap((sketch) => sketch.shortlist.map((timetable) => ({ sketch, timetable })));
+  const all = visit.sketches.flatMap((sketch) =>
+    sketch.shortlist.map((timetable) => ({ sketch, timetable })),
+  );
   if (all.length === 0) return null;
   return (
-    <Menu align="start" trigger={<Button look={isQuiet ? 'plain' : 'main'}>{isQuiet ? 'Choose another' : 'Choose a timetable'}</Button>}>
+    <Menu
+      align="start"
+      trigger={
+        <Button look={isQuiet ? 'plain' : 'main'}>{isQuiet ? 'Choose another' : 'Choose a timetable'}</Button>
+      }
+    >
       <div className="max-h-[60vh] overflow-y-auto">
         {all.map(({ sketch, timetable }) => (
           <MenuItem

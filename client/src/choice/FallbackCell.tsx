@@ -34,7 +34,8 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
   const { course, section } = one;
   const prepared = choice.fallbacks.find((fallback) => fallback.section === section.number);
   const others = course.sections.filter(
-    (other) => other.component === section.component && other.number !== section.number && other.freeSeats > 0,
+    (other) =>
+      other.component === section.component && other.number !== section.number && other.freeSeats > 0,
   );
   const accept = (instead: SeenSection[] | null) =>
     edits.change((now) => prepare(now, section.number, instead));
@@ -62,9 +63,7 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
           </>
         ) : survival.instead ? (
           <span className="text-mute print:hidden">
-            {survival.rescue === 'straightSwap'
-              ? 'A straight swap: '
-              : 'Only another timetable: '}
+            {survival.rescue === 'straightSwap' ? 'A straight swap: ' : 'Only another timetable: '}
             <Swap
               held={choice.timetable.sections}
               instead={seenOf(placed(view.sections, survival.instead))}
@@ -82,7 +81,9 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
       </div>
       <div className="flex gap-1 print:hidden">
         {prepared ? (
-          <Button className={small} onClick={() => accept(null)}>Drop</Button>
+          <Button className={small} onClick={() => accept(null)}>
+            Drop
+          </Button>
         ) : (
           survival.instead && (
             <Button
@@ -97,7 +98,9 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
         {others.length > 0 && (
           <Menu
             trigger={
-              <Button className={small} aria-label={`Pick another for ${course.id} ${sayComponent(section)}`}>Pick another</Button>
+              <Button className={small} aria-label={`Pick another for ${course.id} ${sayComponent(section)}`}>
+                Pick another
+              </Button>
             }
           >
             <div className="max-h-[40vh] overflow-y-auto text-12">

@@ -36,9 +36,16 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
           </thead>
           <tbody className="max-md:block">
             {view.ordered.map((one, i) => (
-              <Row key={one.section.number} place={i + 1}
+              <Row
+                key={one.section.number}
+                place={i + 1}
                 one={one}
-                isFirst={view.ordered.findIndex((other) => other.course.id === one.course.id) === i} visit={visit} choice={choice} view={view} edits={edits} />
+                isFirst={view.ordered.findIndex((other) => other.course.id === one.course.id) === i}
+                visit={visit}
+                choice={choice}
+                view={view}
+                edits={edits}
+              />
             ))}
             {view.missing.map((section) => (
               <tr key={section.number} className={`${row} text-brick`}>
@@ -77,7 +84,9 @@ function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
   const rooms = [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '');
   return (
     <tr className={row} data-number={section.number}>
-      <td className="w-7 py-1.5 pr-2 text-right font-heavy tabular-nums max-md:w-auto print:py-0.5">{place}</td>
+      <td className="w-7 py-1.5 pr-2 text-right font-heavy tabular-nums max-md:w-auto print:py-0.5">
+        {place}
+      </td>
       <td className="py-1.5 pr-3 print:py-0.5 font-strong tabular-nums select-all">{section.number}</td>
       <td className="py-1.5 pr-3 print:py-0.5">
         <span className="flex min-w-[150px] gap-1.5 print:whitespace-nowrap">
@@ -90,7 +99,10 @@ function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
             <span className="font-strong">
               {course.id} {sayComponent(section)}
             </span>
-            <span className="block text-mute print:ml-1.5 print:inline">{course.title}{isFirst && `, ${sayCredits(course.minCredits, course.maxCredits)}`}</span>
+            <span className="block text-mute print:ml-1.5 print:inline">
+              {course.title}
+              {isFirst && `, ${sayCredits(course.minCredits, course.maxCredits)}`}
+            </span>
           </span>
         </span>
       </td>
@@ -102,7 +114,9 @@ function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
           ))}
       </td>
       <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">{rooms.join(', ')}</td>
-      <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">{section.instructors.join(' and ')}</td>
+      <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">
+        {section.instructors.join(' and ')}
+      </td>
       <td className="py-1.5 pr-3 print:py-0.5 whitespace-nowrap">
         {survival?.isRegistered ? (
           <span className="text-moss">✓ registered</span>
@@ -114,7 +128,14 @@ function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
       </td>
       <td className="py-1.5 max-md:basis-full print:py-0.5">
         {survival && !survival.isRegistered && (
-          <FallbackCell visit={visit} choice={choice} view={view} edits={edits} one={one} survival={survival} />
+          <FallbackCell
+            visit={visit}
+            choice={choice}
+            view={view}
+            edits={edits}
+            one={one}
+            survival={survival}
+          />
         )}
       </td>
     </tr>

@@ -17,16 +17,17 @@ export function useChoice({ term, sketch, sketches }: TermVisit, choice: Choice)
   // Its sketch may be deleted: then it stands by its courses alone.
   const ask: Ask = useMemo(
     () =>
-      own?.ask ??
-      coursesOf(timetable).reduce((now, course) => addCourse(now, course), emptied(sketch.ask)),
+      own?.ask ?? coursesOf(timetable).reduce((now, course) => addCourse(now, course), emptied(sketch.ask)),
     [own?.ask, timetable, sketch.ask],
   );
   const courses = useMemo(
     () => [
       ...new Set(
-        [timetable, ...choice.fallbacks.map((one) => ({ sections: one.instead })), ...(choice.second ? [choice.second] : [])].flatMap(
-          coursesOf,
-        ),
+        [
+          timetable,
+          ...choice.fallbacks.map((one) => ({ sections: one.instead })),
+          ...(choice.second ? [choice.second] : []),
+        ].flatMap(coursesOf),
       ),
     ],
     [timetable, choice.fallbacks, choice.second],

@@ -1,6 +1,14 @@
 import { type CSSProperties, memo } from 'react';
 import { along, type Axis, percent } from './axis';
-import { colourOf, type GridClass, markOf, sayClass, sayComponent, sayComponentShort, sayWeeksShort } from './classes';
+import {
+  colourOf,
+  type GridClass,
+  markOf,
+  sayClass,
+  sayComponent,
+  sayComponentShort,
+  sayWeeksShort,
+} from './classes';
 import { Fit } from './Fit';
 import type { Share } from './shares';
 
@@ -37,8 +45,14 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
   const short = share.height < 1;
   const weeks = sayWeeksShort(one.weeks, weekCount);
   const said = `${sayClass(one, weekCount)}${isKept ? ', kept' : ''}${one.near ? nearWords[one.near] : ''}`;
-  const colour = one.near ? `color-mix(in srgb, ${colourOf(one.colour)} 22%, var(--sheet))` : colourOf(one.colour);
-  const edge = one.near ? (one.near === 'against' ? 'border-2 border-brick' : 'border border-dashed border-rule') : 'border border-on-course/35';
+  const colour = one.near
+    ? `color-mix(in srgb, ${colourOf(one.colour)} 22%, var(--sheet))`
+    : colourOf(one.colour);
+  const edge = one.near
+    ? one.near === 'against'
+      ? 'border-2 border-brick'
+      : 'border border-dashed border-rule'
+    : 'border border-on-course/35';
   return (
     <li
       data-section={one.section.number}
@@ -46,31 +60,36 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
       className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] ${edge} text-11 leading-[1.25] ${one.near ? 'text-ink' : 'text-on-course'} motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
       style={
         {
-        left: percent(left),
-        width: percent(along(axis, one.end) - left),
-        top: `calc(6px + ${share.top} * (100% - 12px))`,
-        height: `calc(${share.height} * (100% - 12px) - ${short ? 1 : 0}px)`,
-        backgroundColor: colour,
-        '--behind': colour,
+          left: percent(left),
+          width: percent(along(axis, one.end) - left),
+          top: `calc(6px + ${share.top} * (100% - 12px))`,
+          height: `calc(${share.height} * (100% - 12px) - ${short ? 1 : 0}px)`,
+          backgroundColor: colour,
+          '--behind': colour,
         } as CSSProperties
       }
     >
-      <div
-        aria-hidden="true"
-        className={`h-full ${short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}`}
-      >
+      <div aria-hidden="true" className={`h-full ${short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}`}>
         {/* What has no room in the height goes to a second column, which is out of view. */}
         <div className="flex h-full flex-col flex-wrap content-start overflow-hidden *:w-full">
-        <Fit
-          forms={[markOf(one.course.id), one.course.id, ...(short ? [`${one.course.id} ${sayComponent(one.section)}`] : [])]}
-          className="text-12 font-heavy @max-[64px]:text-11 @max-[64px]:tracking-tight"
-        />
-        {!short && <Fit forms={[one.section.label, sayComponentShort(one.section), sayComponent(one.section)]} />}
-        {weeks !== '' && <Fit forms={[weeks]} />}
-        {!short && <div className="@max-[40px]:hidden">{one.room}</div>}
+          <Fit
+            forms={[
+              markOf(one.course.id),
+              one.course.id,
+              ...(short ? [`${one.course.id} ${sayComponent(one.section)}`] : []),
+            ]}
+            className="text-12 font-heavy @max-[64px]:text-11 @max-[64px]:tracking-tight"
+          />
+          {!short && (
+            <Fit forms={[one.section.label, sayComponentShort(one.section), sayComponent(one.section)]} />
+          )}
+          {weeks !== '' && <Fit forms={[weeks]} />}
+          {!short && <div className="@max-[40px]:hidden">{one.room}</div>}
         </div>
       </div>
-      {isKept && <span className="absolute right-1 bottom-1 size-2 rounded-[1px] bg-on-course" aria-hidden="true" />}
+      {isKept && (
+        <span className="absolute right-1 bottom-1 size-2 rounded-[1px] bg-on-course" aria-hidden="true" />
+      )}
       {onPressClass ? (
         <button
           type="button"

@@ -58,7 +58,8 @@ export function HourGrid(props: Props) {
     <section
       aria-label="Hour grid"
       aria-busy={props.isBusy || (draft?.blocks ?? null) !== props.answered}
-      className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6">
+      className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6"
+    >
       <HourScale axis={axis} />
       <div className="flex min-h-0 flex-1 border-y border-rule">
         <div className="sticky left-0 z-20 flex w-[84px] shrink-0 flex-col border-r border-hair bg-paper">

@@ -19,7 +19,8 @@ export function OfferedBlocks({ axis, day, offered }: Props) {
       {ofDay.map(({ key, block, isPicked, toggle }) => {
         const { start, end } = hoursOfBlock(block);
         const left = along(axis, start);
-        const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks, { one: 'week', many: 'weeks' })}`;
+        const weeks =
+          block.weeks === null ? '' : `, ${sayWeeks(block.weeks, { one: 'week', many: 'weeks' })}`;
         return (
           <li
             key={key}

@@ -16,7 +16,10 @@ export function WeekView({ axis, classes, weekCount, label }: Props) {
         {axis.days.map((day) => {
           const ofDay = classes.filter((one) => one.day === day);
           return (
-            <div key={day} className="flex min-h-[62px] flex-1 border-rule not-first:border-t print:min-h-[66px]">
+            <div
+              key={day}
+              className="flex min-h-[62px] flex-1 border-rule not-first:border-t print:min-h-[66px]"
+            >
               <div className="sticky left-0 z-20 flex w-[84px] shrink-0 border-r border-hair bg-paper">
                 <DayName name={shortDay(day)} classes={ofDay} />
               </div>

@@ -8,8 +8,11 @@ export function useBlockFocus(bands: RefObject<HTMLDivElement | null>, blocks: r
   const next = useRef<readonly string[] | null>(null);
   useEffect(() => {
     if (!next.current) return;
-    const buttons = next.current.map((name) => bands.current?.querySelector<HTMLElement>(`[data-block="${name}"]`));
-    const target = buttons.find((button) => button) ?? bands.current?.querySelector<HTMLElement>('[data-block]');
+    const buttons = next.current.map((name) =>
+      bands.current?.querySelector<HTMLElement>(`[data-block="${name}"]`),
+    );
+    const target =
+      buttons.find((button) => button) ?? bands.current?.querySelector<HTMLElement>('[data-block]');
     next.current = null;
     if (target) target.focus();
     else bands.current?.focus();
@@ -17,7 +20,10 @@ export function useBlockFocus(bands: RefObject<HTMLDivElement | null>, blocks: r
 
   return (before: TimeBlock, after: TimeBlock | null, index: number, day: Day): void => {
     if (after === null) {
-      next.current = [`${index} ${day}`, ...days.flatMap((other) => [`${index} ${other}`, `${index - 1} ${other}`])];
+      next.current = [
+        `${index} ${day}`,
+        ...days.flatMap((other) => [`${index} ${other}`, `${index - 1} ${other}`]),
+      ];
       return;
     }
     const shift = days.indexOf(daysOf(after.days)[0]!) - days.indexOf(daysOf(before.days)[0]!);

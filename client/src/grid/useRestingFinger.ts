@@ -5,7 +5,13 @@ const restMs = 350;
 
 const slack = 8;
 
-type Finger = { pointer: number; x: number; y: number; timer: ReturnType<typeof setTimeout>; forget: () => void };
+type Finger = {
+  pointer: number;
+  x: number;
+  y: number;
+  timer: ReturnType<typeof setTimeout>;
+  forget: () => void;
+};
 
 /**
  * A finger that rests takes hold of what is under it; one that moves sooner scrolls. Once it has taken hold, it no
@@ -50,7 +56,10 @@ export function useRestingFinger(area: RefObject<HTMLElement | null>, holds: () 
     },
     move: (event: PointerEvent) => {
       const put = finger.current;
-      if (put?.pointer === event.pointerId && Math.hypot(event.clientX - put.x, event.clientY - put.y) > slack)
+      if (
+        put?.pointer === event.pointerId &&
+        Math.hypot(event.clientX - put.x, event.clientY - put.y) > slack
+      )
         lift();
     },
     lift,

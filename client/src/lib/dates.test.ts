@@ -4,9 +4,12 @@ import { daysBetween, plusDays, readDate, sayDate } from './dates';
 const read = (typed: string) => readDate(typed, '2027-01-11', '2027-05-07');
 
 describe('readDate', () => {
-  it.each(['11 Jan', '11 january', 'Jan 11', '11.1.', '11. 1', '2027-01-11', ' 11jan '])('reads %s', (typed) => {
-    expect(read(typed)).toBe('2027-01-11');
-  });
+  it.each(['11 Jan', '11 january', 'Jan 11', '11.1.', '11. 1', '2027-01-11', ' 11jan '])(
+    'reads %s',
+    (typed) => {
+      expect(read(typed)).toBe('2027-01-11');
+    },
+  );
 
   it.each(['', 'soon', '10 Jan', '31 Feb', '31.4.', '11', '2026-01-11', '8 May', '13 Foo'])(
     'does not read %s',

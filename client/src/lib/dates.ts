@@ -23,7 +23,8 @@ export function daysBetween(from: string, to: string): number {
 export function readDate(typed: string, first: string, last: string): string | null {
   const text = typed.trim().toLowerCase();
   const whole = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text);
-  const named = /^(\d{1,2})\.?\s*([a-z]{3,})\.?$/.exec(text) ?? swapped(/^([a-z]{3,})\.?\s*(\d{1,2})\.?$/.exec(text));
+  const named =
+    /^(\d{1,2})\.?\s*([a-z]{3,})\.?$/.exec(text) ?? swapped(/^([a-z]{3,})\.?\s*(\d{1,2})\.?$/.exec(text));
   const numbered = /^(\d{1,2})\.\s*(\d{1,2})\.?$/.exec(text);
   const [year, month, day] = whole
     ? [Number(whole[1]), Number(whole[2]), Number(whole[3])]
@@ -34,7 +35,9 @@ export function readDate(typed: string, first: string, last: string): string | n
         : [null, 0, 0];
   const years = year === null ? [Number(first.slice(0, 4)), Number(last.slice(0, 4))] : [year];
   return (
-    years.map((one) => dateOf(one, month, day)).find((date) => date !== null && first <= date && date <= last) ?? null
+    years
+      .map((one) => dateOf(one, month, day))
+      .find((date) => date !== null && first <= date && date <= last) ?? null
   );
 }
 

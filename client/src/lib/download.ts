@@ -11,6 +11,10 @@ export function download(file: Blob, name: string): void {
 
 /** A name as a file may have it: letters, digits, spaces and hyphens. */
 export function fileName(name: string, extension: string): string {
-  const plain = name.replaceAll(/[^\p{L}\p{N} -]+/gu, ' ').replaceAll(/\s+/g, ' ').trim().slice(0, 60);
+  const plain = name
+    .replaceAll(/[^\p{L}\p{N} -]+/gu, ' ')
+    .replaceAll(/\s+/g, ' ')
+    .trim()
+    .slice(0, 60);
   return `${plain || 'timetable'}.${extension}`;
 }

@@ -1,2 +1,3 @@
 /** Whether two values of JSON are the same: those that are written alike. */
-export const isSame = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
+export const isSame = (one: unknown, other: unknown): boolean =>
+  JSON.stringify(one) === JSON.stringify(other);

@@ -3,7 +3,9 @@ export function takesKeys(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
     (target.isContentEditable ||
-      target.matches('input:not([type="checkbox"]), textarea, [role="combobox"], [role="menu"], [role="menu"] *, [role="listbox"] *'))
+      target.matches(
+        'input:not([type="checkbox"]), textarea, [role="combobox"], [role="menu"], [role="menu"] *, [role="listbox"] *',
+      ))
   );
 }
 
@@ -11,7 +13,9 @@ export function takesKeys(target: EventTarget | null): boolean {
 function hasOwnUndo(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
   if (target.isContentEditable) return true;
-  const isText = target instanceof HTMLTextAreaElement || (target instanceof HTMLInputElement && ['text', 'search'].includes(target.type));
+  const isText =
+    target instanceof HTMLTextAreaElement ||
+    (target instanceof HTMLInputElement && ['text', 'search'].includes(target.type));
   return isText && target.value !== '';
 }
 

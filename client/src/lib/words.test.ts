@@ -51,6 +51,7 @@ it('says weeks', () => {
 
 it('makes identifiers of its own', () => {
   const ids = Array.from({ length: 100 }, newId);
-  for (const id of ids) expect(id).toMatch(/^[\da-f]{8}-[\da-f]{4}-4[\da-f]{3}-[89ab][\da-f]{3}-[\da-f]{12}$/);
+  for (const id of ids)
+    expect(id).toMatch(/^[\da-f]{8}-[\da-f]{4}-4[\da-f]{3}-[89ab][\da-f]{3}-[\da-f]{12}$/);
   expect(new Set(ids).size).toBe(100);
 });

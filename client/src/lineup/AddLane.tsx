@@ -12,7 +12,8 @@ export function AddLane({ sketches, lanes, edits }: Props) {
     sketch.shortlist
       .map((timetable) => ({ sketch, timetable }))
       .filter(
-        (one) => !lanes.some((lane) => lane.sketch.id === one.sketch.id && lane.timetable.id === one.timetable.id),
+        (one) =>
+          !lanes.some((lane) => lane.sketch.id === one.sketch.id && lane.timetable.id === one.timetable.id),
       ),
   );
   if (addable.length === 0) return null;

@@ -51,7 +51,9 @@ export function Board({ visit, lanes, edits }: Props) {
   const toggle = (lane: Lane) => {
     const key = keyOf(lane);
     // One has to stay.
-    setHidden(isHidden(lane) ? hidden.filter((one) => one !== key) : shown.length > 1 ? [...hidden, key] : hidden);
+    setHidden(
+      isHidden(lane) ? hidden.filter((one) => one !== key) : shown.length > 1 ? [...hidden, key] : hidden,
+    );
   };
   const chooseLane = (lane: Lane) => {
     edits.change((now) => choose(now, lane.sketch.id, lane.timetable));
@@ -78,7 +80,9 @@ export function Board({ visit, lanes, edits }: Props) {
             lane={lane}
             isHidden={isHidden(lane)}
             isBaseline={base?.letter === lane.letter}
-            isChoice={choice !== null && numbersOf(choice.timetable).join() === numbersOf(lane.timetable).join()}
+            isChoice={
+              choice !== null && numbersOf(choice.timetable).join() === numbersOf(lane.timetable).join()
+            }
             isFaulty={board.lanes.some((one) => one.letter === lane.letter && one.state?.holds === false)}
             isFirst={i === 0}
             isLast={i === lanes.length - 1}
@@ -102,7 +106,12 @@ export function Board({ visit, lanes, edits }: Props) {
         <AddLane sketches={sketches} lanes={lanesOf(edits.picks, sketches)} edits={edits} />
         <div className="ml-auto flex items-center gap-2">
           <SavedState edits={edits} />
-          <UndoRedoButtons canUndo={edits.canUndo} canRedo={edits.canRedo} onUndo={edits.undo} onRedo={edits.redo} />
+          <UndoRedoButtons
+            canUndo={edits.canUndo}
+            canRedo={edits.canRedo}
+            onUndo={edits.undo}
+            onRedo={edits.redo}
+          />
           {shown.length > 1 && (
             <label className="flex items-center gap-1.5 text-12">
               <input
@@ -130,7 +139,9 @@ export function Board({ visit, lanes, edits }: Props) {
       <Lanes axis={board.axis} lanes={board.lanes} weekCount={term.weeks} isFaded={isFaded} />
       <LanesTable axis={board.axis} lanes={board.lanes} isFaded={isFaded} />
       {lanes.length === 1 && (
-        <p className="px-4 pt-2 text-mute">Add a second timetable, and they are held against each other here.</p>
+        <p className="px-4 pt-2 text-mute">
+          Add a second timetable, and they are held against each other here.
+        </p>
       )}
       {board.compared.isError && (
         <p role="alert" className="px-4 pt-2 text-brick">
@@ -161,7 +172,14 @@ function useLaneKeys(toggle: (letter: string) => void): void {
   const stable = useStable({ toggle });
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey || takesKeys(event.target) || !areSingleKeysOn())
+      if (
+        event.defaultPrevented ||
+        event.altKey ||
+        event.ctrlKey ||
+        event.metaKey ||
+        takesKeys(event.target) ||
+        !areSingleKeysOn()
+      )
         return;
       if (/^[a-h]$/i.test(event.key)) stable.toggle(event.key.toUpperCase());
     };

@@ -44,7 +44,11 @@ export function Lanes({ axis, lanes, weekCount, isFaded }: Props) {
               <span className="flex-1 pt-1 pr-2 text-right text-14 font-heavy">{shortDay(day)}</span>
               <div className="w-7">
                 {lanes.map((lane) => (
-                  <div key={lane.letter} className="flex items-center" style={{ height: heightOf(lane, day, weekCount) }}>
+                  <div
+                    key={lane.letter}
+                    className="flex items-center"
+                    style={{ height: heightOf(lane, day, weekCount) }}
+                  >
                     <LaneLetter lane={lane} isSmall />
                   </div>
                 ))}

@@ -57,7 +57,9 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
                     {from >= 0 && i !== from
                       ? sayChange(row, row.values[i] ?? null, row.values[from] ?? null)
                       : sayMeasure(row, row.values[i] ?? null)}
-                    {row.measure === 'seatsToSpare' && (from < 0 || i === from) && fewest(lane, row, i, sections)}
+                    {row.measure === 'seatsToSpare' &&
+                      (from < 0 || i === from) &&
+                      fewest(lane, row, i, sections)}
                   </Cell>
                 </td>
               ))}
@@ -93,7 +95,9 @@ function fewest(lane: BoardLane, row: MeasureRow, at: number, sections: Sections
 
 /** How many sections of each have a straight swap. */
 function SurvivalRow({ lanes }: { lanes: readonly BoardLane[] }) {
-  const shares = lanes.map(({ survival }) => (survival ? survival.swaps / Math.max(1, survival.outOf) : null));
+  const shares = lanes.map(({ survival }) =>
+    survival ? survival.swaps / Math.max(1, survival.outOf) : null,
+  );
   const best = Math.max(...shares.map((share) => share ?? -1));
   const isBest = shares.map((share) => share === best && new Set(shares).size > 1);
   return (

@@ -15,7 +15,12 @@ export type BoardLane = ReturnType<typeof useBoard>['lanes'][number];
 /** The lanes that are shown, their classes, how each stands and survives, and how they compare. */
 export function useBoard({ term, sketch }: TermVisit, lanes: readonly Lane[]) {
   const courses = useMemo(
-    () => [...new Set([...sketch.ask.wanted.map((one) => one.course), ...lanes.flatMap((lane) => coursesOf(lane.timetable))])],
+    () => [
+      ...new Set([
+        ...sketch.ask.wanted.map((one) => one.course),
+        ...lanes.flatMap((lane) => coursesOf(lane.timetable)),
+      ]),
+    ],
     [sketch.ask.wanted, lanes],
   );
   const colours = useCourseColours(sketch.id, courses);
@@ -34,7 +39,11 @@ export function useBoard({ term, sketch }: TermVisit, lanes: readonly Lane[]) {
     ...comparedQuery(
       sketch.ask,
       // Two sketches may hold copies of one timetable; here each is one of its own.
-      comparable.map((lane, i) => ({ ...lane.timetable, id: `${emptyId.slice(0, -1)}${i}`, name: lane.letter })),
+      comparable.map((lane, i) => ({
+        ...lane.timetable,
+        id: `${emptyId.slice(0, -1)}${i}`,
+        name: lane.letter,
+      })),
     ),
     enabled: comparable.length > 0,
   });

@@ -18,7 +18,12 @@ it('adds, changes and takes out of a list what the change did, and leaves the re
   const before = [course('A'), course('B'), course('C')];
   const after = [course('A', 'ifItFits'), course('N'), course('C')];
   const onto = [course('A'), course('B'), course('C', 'setAside'), course('D')];
-  expect(merge(before, after, onto)).toEqual([course('A', 'ifItFits'), course('N'), course('C', 'setAside'), course('D')]);
+  expect(merge(before, after, onto)).toEqual([
+    course('A', 'ifItFits'),
+    course('N'),
+    course('C', 'setAside'),
+    course('D'),
+  ]);
 });
 
 it('moves in a list what the change moved', () => {

@@ -43,21 +43,31 @@ function named(list: readonly unknown[]): Map<string, unknown> {
   return items;
 }
 
-function mergeLists(before: readonly unknown[], after: readonly unknown[], onto: readonly unknown[]): unknown[] {
+function mergeLists(
+  before: readonly unknown[],
+  after: readonly unknown[],
+  onto: readonly unknown[],
+): unknown[] {
   const [was, is, there] = [named(before), named(after), named(onto)];
   const kept = [...there.keys()].filter((key) => !was.has(key) || is.has(key));
   const common = [...is.keys()].filter((key) => was.has(key));
-  const isReordered = !isSame(common, [...was.keys()].filter((key) => is.has(key)));
+  const isReordered = !isSame(
+    common,
+    [...was.keys()].filter((key) => is.has(key)),
+  );
   const order = isReordered
     ? [...common.filter((key) => there.has(key)), ...kept.filter((key) => !common.includes(key))]
     : kept;
   // What is new stands behind what it was put behind.
   let last: string | undefined;
   for (const key of is.keys()) {
-    if (!was.has(key) && !order.includes(key)) order.splice(last === undefined ? 0 : order.indexOf(last) + 1, 0, key);
+    if (!was.has(key) && !order.includes(key))
+      order.splice(last === undefined ? 0 : order.indexOf(last) + 1, 0, key);
     if (order.includes(key)) last = key;
   }
   return order.map((key) =>
-    was.has(key) && is.has(key) ? merge(was.get(key), is.get(key), there.get(key)) : (is.get(key) ?? there.get(key)),
+    was.has(key) && is.has(key)
+      ? merge(was.get(key), is.get(key), there.get(key))
+      : (is.get(key) ?? there.get(key)),
   );
 }

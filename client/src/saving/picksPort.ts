@@ -8,7 +8,9 @@ const baseOf = ({ version, picks }: PicksState): Base<Picks> => ({ version, cont
 
 /** Puts what is picked, as the server has it, in the place of what is older. */
 export function knowPicks(client: QueryClient, term: string, state: PicksState): void {
-  client.setQueryData<PicksState>(picksKey(term), (now) => (now && now.version > state.version ? now : state));
+  client.setQueryData<PicksState>(picksKey(term), (now) =>
+    now && now.version > state.version ? now : state,
+  );
 }
 
 /** Saves the line-up and the choice of a term. */

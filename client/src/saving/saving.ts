@@ -31,7 +31,10 @@ export class Saving {
   }
 
   sketch(id: string, term: string): Saver<Draft> {
-    return this.of({ kind: 'sketch', id, term }, () => new Saver(sketchPort(this.client, id, term))) as Saver<Draft>;
+    return this.of(
+      { kind: 'sketch', id, term },
+      () => new Saver(sketchPort(this.client, id, term)),
+    ) as Saver<Draft>;
   }
 
   picks(term: string): Saver<Picks> {
@@ -56,7 +59,8 @@ export class Saving {
   }
 
   private adoptFrom(window: string): Promise<void> {
-    const adopting = this.adopting.get(window) ?? this.adopt(window).finally(() => this.adopting.delete(window));
+    const adopting =
+      this.adopting.get(window) ?? this.adopt(window).finally(() => this.adopting.delete(window));
     this.adopting.set(window, adopting);
     return adopting;
   }
@@ -65,7 +69,8 @@ export class Saving {
     if (unsavedOf(window).length === 0 || (await isOpen(window))) return;
     for (const unsaved of unsavedOf(window)) {
       const { document } = unsaved;
-      const saver = document.kind === 'sketch' ? this.sketch(document.id, document.term) : this.picks(document.term);
+      const saver =
+        document.kind === 'sketch' ? this.sketch(document.id, document.term) : this.picks(document.term);
       saver.adopt(unsaved);
     }
     forgetUnsavedOf(window);

@@ -63,7 +63,11 @@ export function sketchPort(client: QueryClient, id: string, term: string): Port<
       return baseOf(sketch);
     },
     save: ({ version }, { name, ask, shortlist }) =>
-      sent(call(http.PUT('/api/sketches/{id}', { params, body: { version, name, ask, shortlist: [...shortlist] } }))),
+      sent(
+        call(
+          http.PUT('/api/sketches/{id}', { params, body: { version, name, ask, shortlist: [...shortlist] } }),
+        ),
+      ),
     step: ({ version }, kind: StepKind) => {
       const body = { params, body: { version } };
       switch (kind) {
@@ -81,7 +85,9 @@ export function sketchPort(client: QueryClient, id: string, term: string): Port<
     },
     rescue: async ({ name, ask, shortlist }) => {
       const body = { name, ask, shortlist: [...shortlist] };
-      const sketch = await call(http.POST('/api/terms/{term}/sketches', { params: { path: { term } }, body }));
+      const sketch = await call(
+        http.POST('/api/terms/{term}/sketches', { params: { path: { term } }, body }),
+      );
       const isOpen = client.getQueryData<Sketch>(sketchKey(term))?.id === id;
       if (isOpen) openSketch(client, sketch);
       else noteSketches(client, term);
@@ -89,9 +95,13 @@ export function sketchPort(client: QueryClient, id: string, term: string): Port<
     },
     mend: (draft) => {
       const wanted = new Set(draft.ask.wanted.map((one) => one.course));
-      const isWhole = draft.ask.eitherOr.every(({ courses }) => courses.every((course) => wanted.has(course)));
+      const isWhole = draft.ask.eitherOr.every(({ courses }) =>
+        courses.every((course) => wanted.has(course)),
+      );
       if (isWhole) return draft;
-      const eitherOr = draft.ask.eitherOr.filter(({ courses }) => courses.every((course) => wanted.has(course)));
+      const eitherOr = draft.ask.eitherOr.filter(({ courses }) =>
+        courses.every((course) => wanted.has(course)),
+      );
       return { ...draft, ask: { ...draft.ask, eitherOr } };
     },
   };

@@ -38,5 +38,7 @@ export function ChangedSections({ sketch, edits }: Props) {
 
 export function LetGo({ sketch, edits }: Props) {
   const numbers = goneFrom(sketch).map((one) => one.number);
-  return <Button onClick={() => edits.change((ask) => letGo(ask, numbers))}>Stop keeping what is gone</Button>;
+  return (
+    <Button onClick={() => edits.change((ask) => letGo(ask, numbers))}>Stop keeping what is gone</Button>
+  );
 }

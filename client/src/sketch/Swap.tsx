@@ -14,13 +14,12 @@ type Props = {
 /** The sections that come in, with their numbers, and those they take the place of. */
 export function Swap({ held, instead, sections }: Props) {
   const coming = instead.filter((section) => !held.some((other) => other.number === section.number));
-  const going = held.filter(
-    (section) => !instead.some((other) => other.number === section.number),
-  );
+  const going = held.filter((section) => !instead.some((other) => other.number === section.number));
   const gone = coming.filter((section) => !sections.byNumber.has(section.number));
-  const full = placed(sections, coming.map((section) => section.number)).filter(
-    (one) => one.section.freeSeats === 0,
-  );
+  const full = placed(
+    sections,
+    coming.map((section) => section.number),
+  ).filter((one) => one.section.freeSeats === 0);
   const courses = [...new Set(coming.map((section) => section.course))];
   return (
     <span>

@@ -73,9 +73,7 @@ function withoutCourse(choice: EitherOr, course: string): EitherOr[] {
   const courses = choice.courses.filter((other) => other !== course);
   if (courses.length < 2) return [];
   const most = courses.length;
-  return [
-    { courses, take: { min: Math.min(choice.take.min, most), max: Math.min(choice.take.max, most) } },
-  ];
+  return [{ courses, take: { min: Math.min(choice.take.min, most), max: Math.min(choice.take.max, most) } }];
 }
 
 export function setRole(ask: Ask, course: string, role: Role): Ask {
@@ -90,12 +88,7 @@ function changeCourse(ask: Ask, course: string, change: (wanted: WantedCourse) =
 }
 
 /** What is said of one section: keep it, rule it out, or nothing. A course that is not wanted yet becomes a must. */
-export function markSection(
-  ask: Ask,
-  course: string,
-  number: string,
-  mark: 'keep' | 'ruleOut' | null,
-): Ask {
+export function markSection(ask: Ask, course: string, number: string, mark: 'keep' | 'ruleOut' | null): Ask {
   const wanting = wantedOf(ask, course) ? ask : addCourse(ask, course);
   return changeCourse(wanting, course, (wanted) => ({
     ...wanted,

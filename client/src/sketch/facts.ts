@@ -46,11 +46,20 @@ export function cardFacts({ measures }: Ranked, weights: Weights): string[] {
     { weight: weights.idle, text: `idle ${sayLength(measures.idleMinutes)}` },
     { weight: Math.max(weights.laterStart, weights.earlierFinish), text: hours },
     { weight: weights.stretch, text: `${sayLength(measures.longestStretch)} unbroken` },
-    { weight: weights.moves, text: `${sayTenths(measures.campusMovesTenths)} ${measures.campusMovesTenths === 10 ? 'move' : 'moves'}` },
+    {
+      weight: weights.moves,
+      text: `${sayTenths(measures.campusMovesTenths)} ${measures.campusMovesTenths === 10 ? 'move' : 'moves'}`,
+    },
     { weight: weights.seats, text: `${countOf(measures.seatsToSpare, 'seat')} spare` },
     { weight: weights.away, text: `${sayLength(measures.awayMinutes)} away` },
-    { weight: measures.softMinutes > 0 ? weights.soft : -1, text: `${sayLength(measures.softMinutes)} rather not` },
-    { weight: measures.breaksMissed > 0 ? weights.breaksMissed : -1, text: `${countOf(measures.breaksMissed, 'break')} missed` },
+    {
+      weight: measures.softMinutes > 0 ? weights.soft : -1,
+      text: `${sayLength(measures.softMinutes)} rather not`,
+    },
+    {
+      weight: measures.breaksMissed > 0 ? weights.breaksMissed : -1,
+      text: `${countOf(measures.breaksMissed, 'break')} missed`,
+    },
   ];
   // The order among equals is the one they stand in, so that cards read alike.
   const shown = byWeight

@@ -3,7 +3,12 @@ import { sayMode } from '@/lib/modes';
 import { eitherOrOf } from './edits';
 
 /** What a sketch asks of one course beyond taking it, a short line each. */
-export function sayLimits(ask: Ask, wanted: WantedCourse, course: Course | undefined, campusName: (id: string) => string): string[] {
+export function sayLimits(
+  ask: Ask,
+  wanted: WantedCourse,
+  course: Course | undefined,
+  campusName: (id: string) => string,
+): string[] {
   const label = (number: string) => course?.sections.find((one) => one.number === number)?.label ?? number;
   const choice = eitherOrOf(ask, wanted.course);
   const lines = [

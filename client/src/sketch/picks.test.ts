@@ -3,11 +3,25 @@ import type { Picks, PutBy, Sketch } from '@/api/client';
 import { choose, lanesOf, lineUp, moveLane, prepare, setBaseline, takeOut } from './picks';
 import { findPutBy, movedTo, putBy, removePutBy } from './shortlist';
 
-const seen = (number: string) => ({ number, course: 'TID 210', component: 'lecture', label: 'L1', meetings: [] });
-const timetable = (id: string, ...numbers: string[]): PutBy => ({ id, name: id, note: '', sections: numbers.map(seen) });
+const seen = (number: string) => ({
+  number,
+  course: 'TID 210',
+  component: 'lecture',
+  label: 'L1',
+  meetings: [],
+});
+const timetable = (id: string, ...numbers: string[]): PutBy => ({
+  id,
+  name: id,
+  note: '',
+  sections: numbers.map(seen),
+});
 const place = (id: string) => ({ sketch: 's', timetable: id });
 const none: Picks = { lineUp: [], baseline: null, choice: null };
-const many = (count: number): Picks => ({ ...none, lineUp: Array.from({ length: count }, (_, i) => place(`t${i}`)) });
+const many = (count: number): Picks => ({
+  ...none,
+  lineUp: Array.from({ length: count }, (_, i) => place(`t${i}`)),
+});
 
 describe('the shortlist', () => {
   it('holds each set of sections once, in whatever order they come', () => {

@@ -96,7 +96,10 @@ export function saySeatsRule(seats: string): string {
 /** The rules in a sketch's order of reading: hours by the week, then the limits of days, then places and seats. */
 export function rulesOf(ask: Ask, campusName: (id: string) => string): Record<RuleGroup, Rule[]> {
   const { off } = ask;
-  const inOrder = <T extends { days: readonly string[] }>(list: { one: T; path: string | null }[], from: (one: T) => string) =>
+  const inOrder = <T extends { days: readonly string[] }>(
+    list: { one: T; path: string | null }[],
+    from: (one: T) => string,
+  ) =>
     list.toSorted(
       (a, b) => firstDay(a.one.days) - firstDay(b.one.days) || from(a.one).localeCompare(from(b.one)),
     );
@@ -127,14 +130,33 @@ export function rulesOf(ask: Ask, campusName: (id: string) => string): Record<Ru
       return [single(kind, isOn ? `dayLimits.${kind}` : null, text)];
     }),
     places: [
-      ...either('campuses', 'campus.allowed', ask.campus.allowed, off.campuses, (ids) => `Only on ${names(ids)}`),
+      ...either(
+        'campuses',
+        'campus.allowed',
+        ask.campus.allowed,
+        off.campuses,
+        (ids) => `Only on ${names(ids)}`,
+      ),
       ...(ask.campus.preferred === null
         ? []
-        : [{ ...single('preferred', 'campus.preferred', `Rather on ${campusName(ask.campus.preferred)}`), isSoft: true }]),
-      single('travel', ask.campus.respectTravel ? 'campus.respectTravel' : null, 'Time to get between campuses'),
+        : [
+            {
+              ...single('preferred', 'campus.preferred', `Rather on ${campusName(ask.campus.preferred)}`),
+              isSoft: true,
+            },
+          ]),
+      single(
+        'travel',
+        ask.campus.respectTravel ? 'campus.respectTravel' : null,
+        'Time to get between campuses',
+      ),
       single('onePerDay', ask.campus.onePerDay ? 'campus.onePerDay' : null, 'One campus a day'),
       ...either('modes', 'modes', ask.modes, off.modes, (modes) => `Only ${modes.map(sayMode).join(' or ')}`),
-      single('seats', ask.seats === 'any' ? null : 'seats', saySeatsRule(ask.seats === 'any' ? 'open' : ask.seats)),
+      single(
+        'seats',
+        ask.seats === 'any' ? null : 'seats',
+        saySeatsRule(ask.seats === 'any' ? 'open' : ask.seats),
+      ),
       ...creditsRule(ask),
     ],
   };
@@ -185,12 +207,21 @@ export function switchRule(ask: Ask, rule: Rule): Ask {
   switch (what.kind) {
     case 'block':
       return isOn
-        ? { ...replaceBlock(ask, what.block, null), off: { ...off, timeBlocks: [...off.timeBlocks, what.block] } }
-        : { ...replaceBlock(ask, null, what.block), off: { ...off, timeBlocks: without(off.timeBlocks, what.block) } };
+        ? {
+            ...replaceBlock(ask, what.block, null),
+            off: { ...off, timeBlocks: [...off.timeBlocks, what.block] },
+          }
+        : {
+            ...replaceBlock(ask, null, what.block),
+            off: { ...off, timeBlocks: without(off.timeBlocks, what.block) },
+          };
     case 'break':
       return isOn
         ? { ...replaceBreak(ask, what.wanted, null), off: { ...off, breaks: [...off.breaks, what.wanted] } }
-        : { ...replaceBreak(ask, null, what.wanted), off: { ...off, breaks: without(off.breaks, what.wanted) } };
+        : {
+            ...replaceBreak(ask, null, what.wanted),
+            off: { ...off, breaks: without(off.breaks, what.wanted) },
+          };
     case 'campuses':
       return { ...setCampus(ask, { allowed: off.campuses }), off: { ...off, campuses: ask.campus.allowed } };
     case 'modes':

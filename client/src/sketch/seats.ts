@@ -9,5 +9,7 @@ export function saySeats({ freeSeats, capacity }: Seats): string {
 
 /** Who waits for a seat of a full section; nothing where there is a seat, or no waitlist. */
 export function sayWaitlist({ freeSeats, waitlisted, waitlistCapacity }: Section): string {
-  return freeSeats === 0 && waitlistCapacity > 0 ? `${waitlisted} of ${waitlistCapacity} waitlist places taken` : '';
+  return freeSeats === 0 && waitlistCapacity > 0
+    ? `${waitlisted} of ${waitlistCapacity} waitlist places taken`
+    : '';
 }

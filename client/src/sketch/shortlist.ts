@@ -22,7 +22,13 @@ export function seenOf(sections: readonly PlacedSection[]): SeenSection[] {
     course: course.id,
     component: section.component,
     label: section.label,
-    meetings: section.meetings.map(({ day, start, end, weeks, campus }) => ({ day, start, end, weeks, campus })),
+    meetings: section.meetings.map(({ day, start, end, weeks, campus }) => ({
+      day,
+      start,
+      end,
+      weeks,
+      campus,
+    })),
   }));
 }
 

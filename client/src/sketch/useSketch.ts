@@ -27,7 +27,10 @@ function useShown(sketches: readonly Sketch[]): Sketch[] {
   const savers = useSyncExternalStore(saving.subscribe, saving.getAll);
   return useMemo(
     // What is not saved is read of the savers, which are a new list whenever they change.
-    () => sketches.map((sketch) => shownSketch(sketch, savers.length > 0 ? saving.sketch(sketch.id, sketch.term) : null)),
+    () =>
+      sketches.map((sketch) =>
+        shownSketch(sketch, savers.length > 0 ? saving.sketch(sketch.id, sketch.term) : null),
+      ),
     [sketches, savers, saving],
   );
 }

@@ -18,7 +18,10 @@ export function useTermVisit() {
   return {
     problem,
     retry: () => void failed?.refetch(),
-    visit: term && current && list.data ? { term, sketch: current, sketches: withCurrent(list.data.sketches, current) } : null,
+    visit:
+      term && current && list.data
+        ? { term, sketch: current, sketches: withCurrent(list.data.sketches, current) }
+        : null,
   };
 }
 

@@ -129,7 +129,8 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
       // Where these were called off, the next ask is being answered.
       if ((await Promise.allSettled(details)).some((one) => one.status === 'rejected')) return;
       for (const ahead of [page + 1, page - 1])
-        if (!isOld && ahead >= 0 && ahead <= last) client.query(shapesQuery(shown, ahead)).catch(() => undefined);
+        if (!isOld && ahead >= 0 && ahead <= last)
+          client.query(shapesQuery(shown, ahead)).catch(() => undefined);
     };
     const later = setTimeout(() => void fetchAhead(), restMs);
     return () => {

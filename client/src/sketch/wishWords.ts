@@ -19,8 +19,14 @@ const ofCourse: Record<string, (one: Ask['wanted'][number]) => WishWords> = {
     lift: `Allow any instructor for ${course}`,
   }),
   modes: ({ course }) => ({ name: `how you want ${course} taught`, lift: `Allow any mode for ${course}` }),
-  campuses: ({ course }) => ({ name: `the campus you want for ${course}`, lift: `Allow any campus for ${course}` }),
-  seats: ({ course }) => ({ name: `your seats rule for ${course}`, lift: `Allow full sections of ${course}` }),
+  campuses: ({ course }) => ({
+    name: `the campus you want for ${course}`,
+    lift: `Allow any campus for ${course}`,
+  }),
+  seats: ({ course }) => ({
+    name: `your seats rule for ${course}`,
+    lift: `Allow full sections of ${course}`,
+  }),
 };
 
 /** Says what an answer names by its path in the ask. */

@@ -18,7 +18,16 @@ type Props = {
   children: ReactNode;
 };
 
-export function Dialog({ open, onOpenChange, title, sheet = false, wide = false, isForReading = false, onClosed, children }: Props) {
+export function Dialog({
+  open,
+  onOpenChange,
+  title,
+  sheet = false,
+  wide = false,
+  isForReading = false,
+  onClosed,
+  children,
+}: Props) {
   const opener = useRef<HTMLElement | null>(null);
   return (
     <Primitive.Root open={open} onOpenChange={onOpenChange}>
@@ -43,7 +52,8 @@ export function Dialog({ open, onOpenChange, title, sheet = false, wide = false,
           }}
           onEscapeKeyDown={(event) => {
             // The first Escape is for the open list of a field inside.
-            if (event.target instanceof Element && event.target.ariaExpanded === 'true') event.preventDefault();
+            if (event.target instanceof Element && event.target.ariaExpanded === 'true')
+              event.preventDefault();
           }}
           className={`fixed z-40 overflow-auto border focus:outline-none border-rule bg-sheet p-4 shadow-lg ${
             sheet

@@ -32,8 +32,8 @@ export class ErrorBoundary extends Component<Props, State> {
         <div role="alert" className="m-auto">
           <Message title={`${this.props.what} broke.`} heading="h1">
             <p className="break-words">
-              A mistake of ours, not of yours: {problem.message}. Nothing you did is lost; what is not saved yet is kept in
-              this browser.
+              A mistake of ours, not of yours: {problem.message}. Nothing you did is lost; what is not saved
+              yet is kept in this browser.
             </p>
             <div className="flex flex-wrap justify-center gap-2">
               <Button look="main" onClick={() => this.setState({ problem: null })}>

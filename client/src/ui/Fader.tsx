@@ -26,10 +26,15 @@ export function Fader({ label, value, onMove, onRest }: Props) {
         className="absolute bottom-0 left-0 h-[3px] bg-plum"
         style={{ width: `${value}%` }}
       />
-      <span className={`pointer-events-none relative min-w-0 flex-1 truncate pl-1.5 text-12 ${value > 0 ? '' : 'text-mute'}`}>
+      <span
+        className={`pointer-events-none relative min-w-0 flex-1 truncate pl-1.5 text-12 ${value > 0 ? '' : 'text-mute'}`}
+      >
         {label}
       </span>
-      <span aria-hidden="true" className={`pointer-events-none relative pr-1.5 text-11 ${value > 0 ? 'font-strong' : 'text-mute'}`}>
+      <span
+        aria-hidden="true"
+        className={`pointer-events-none relative pr-1.5 text-11 ${value > 0 ? 'font-strong' : 'text-mute'}`}
+      >
         {value}
       </span>
       <input

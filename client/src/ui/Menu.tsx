@@ -8,19 +8,19 @@ const item =
 /**
  * A menu under its trigger. It stays inside the landmark of its trigger and leaves the rest of the page reachable.
  */
-type MenuProps = { trigger: ReactNode; align?: "start" | "end"; children: ReactNode };
+type MenuProps = { trigger: ReactNode; align?: 'start' | 'end'; children: ReactNode };
 
-export function Menu({ trigger, align = "end", children }: MenuProps) {
+export function Menu({ trigger, align = 'end', children }: MenuProps) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
-        <DropdownMenu.Content
-          align={align}
-          sideOffset={4}
-          className="z-50 max-h-(--radix-dropdown-menu-content-available-height) max-w-[min(28rem,calc(100vw-1rem))] min-w-44 overflow-y-auto rounded-[4px] border border-rule bg-sheet p-1 text-14 text-ink shadow-md"
-        >
-          {children}
-        </DropdownMenu.Content>
+      <DropdownMenu.Content
+        align={align}
+        sideOffset={4}
+        className="z-50 max-h-(--radix-dropdown-menu-content-available-height) max-w-[min(28rem,calc(100vw-1rem))] min-w-44 overflow-y-auto rounded-[4px] border border-rule bg-sheet p-1 text-14 text-ink shadow-md"
+      >
+        {children}
+      </DropdownMenu.Content>
     </DropdownMenu.Root>
   );
 }

@@ -15,7 +15,10 @@ type Props = {
 export function ValueList({ all, say, chosen, onChange }: Props) {
   const [typed, setTyped] = useState('');
   const [first] = useState(chosen);
-  const ordered = [...first.filter((value) => all.includes(value)), ...all.filter((one) => !first.includes(one))];
+  const ordered = [
+    ...first.filter((value) => all.includes(value)),
+    ...all.filter((one) => !first.includes(one)),
+  ];
   const wanted = typed.trim().toLowerCase();
   const matching = ordered.filter((value) => say(value).toLowerCase().includes(wanted));
   const shown = matching.slice(0, mostShown);
@@ -37,9 +40,7 @@ export function ValueList({ all, say, chosen, onChange }: Props) {
             type="checkbox"
             checked={chosen.includes(value)}
             onChange={(event) =>
-              onChange(
-                event.target.checked ? [...chosen, value] : chosen.filter((other) => other !== value),
-              )
+              onChange(event.target.checked ? [...chosen, value] : chosen.filter((other) => other !== value))
             }
           />
           {say(value)}

@@ -56,7 +56,9 @@ export function BreakForm({ wanted, change, onClose }: Props) {
   return (
     <Dialog open onOpenChange={onClose} title={wanted ? 'Break' : 'A break'}>
       <form onSubmit={submit} className="flex flex-col gap-2.5" noValidate>
-        <p className="text-12 text-mute">Free time that may move: so many minutes somewhere between two hours.</p>
+        <p className="text-12 text-mute">
+          Free time that may move: so many minutes somewhere between two hours.
+        </p>
         <FieldGroup name="Days">
           <DayToggles label="Days" chosen={chosen} onChange={setChosen} />
           <Complaint id={`${id}-days`} text={tried ? wrong.days : null} />

@@ -28,7 +28,12 @@ export function CalendarHours({ term, preview, leaves, change }: Props) {
   const count = picked.filter(Boolean).length;
   return (
     <section aria-labelledby="calendar-hours">
-      <h2 id="calendar-hours" ref={heading} tabIndex={-1} className="text-16 font-heavy break-words outline-none">
+      <h2
+        id="calendar-hours"
+        ref={heading}
+        tabIndex={-1}
+        className="text-16 font-heavy break-words outline-none"
+      >
         Hours in “{file?.name}”
       </h2>
       {found.isPending && <p role="status">Reading the calendar …</p>}

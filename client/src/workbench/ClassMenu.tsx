@@ -97,7 +97,9 @@ export function ClassMenu({ pressed, ask, change, onPointSection, onClose }: Pro
                     >
                       <span className="w-9 shrink-0 font-strong">{other.label}</span>
                       <span className="min-w-0 flex-1">{sayMeetings(other)}</span>
-                      <span className="shrink-0 text-mute tabular-nums">{sayLeaves(standings?.[other.number])}</span>
+                      <span className="shrink-0 text-mute tabular-nums">
+                        {sayLeaves(standings?.[other.number])}
+                      </span>
                     </button>
                   </li>
                 ))}

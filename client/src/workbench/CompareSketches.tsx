@@ -46,7 +46,9 @@ export function CompareSketches({ sketches, current, onOpen, onClose }: Props) {
                   <td className="py-1.5 pr-3 text-right tabular-nums">
                     {answer ? sayKnown(answer) : (answers[i]?.error?.message ?? '…')}
                   </td>
-                  <td className="py-1.5 pr-3 text-right tabular-nums">{answer ? sayLeast(answer.weekShapes, answer.isExact) : ''}</td>
+                  <td className="py-1.5 pr-3 text-right tabular-nums">
+                    {answer ? sayLeast(answer.weekShapes, answer.isExact) : ''}
+                  </td>
                   <td className="py-1.5 pr-3">
                     {best
                       ? sayFacts(best)

@@ -46,13 +46,21 @@ export function CourseSections(props: Props) {
               {component}s
             </Pick>
           ))}
-        <Pick onClick={() => choose((one) => (chosen.length === 0 || chosen.includes(one.number)) && isEvening(one))}>
+        <Pick
+          onClick={() =>
+            choose((one) => (chosen.length === 0 || chosen.includes(one.number)) && isEvening(one))
+          }
+        >
           {chosen.length === 0 ? 'evening ones' : 'of these, evening ones'}
         </Pick>
         <Pick onClick={() => choose(() => true)}>all</Pick>
       </div>
       {chosen.length > 0 && (
-        <div className="mt-1 flex flex-wrap items-center gap-1.5 text-12" role="group" aria-label="Sections selected">
+        <div
+          className="mt-1 flex flex-wrap items-center gap-1.5 text-12"
+          role="group"
+          aria-label="Sections selected"
+        >
           <span className="font-strong">{countOf(chosen.length, 'section')}:</span>
           <Button onClick={() => markChosen('keep')}>Keep</Button>
           <Button onClick={() => markChosen('ruleOut')}>Rule out</Button>

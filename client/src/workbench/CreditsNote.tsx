@@ -65,9 +65,13 @@ function sayGoals(min: number, max: number, goals: CreditGoals): { text: string;
   const { fullTime, award, maximum } = goals;
   if (max < fullTime) return { text: `${less(fullTime, max)} short of full-time (${fullTime})`, isBad: true };
   if (min > maximum) return { text: `${less(min, maximum)} over the maximum of ${maximum}`, isBad: true };
-  if (max < award) return { text: `full-time; ${less(award, max)} short of the award (${award})`, isBad: false };
+  if (max < award)
+    return { text: `full-time; ${less(award, max)} short of the award (${award})`, isBad: false };
   if (max > maximum)
-    return { text: `up to ${less(max, maximum)} over the maximum of ${maximum} with all of them`, isBad: false };
+    return {
+      text: `up to ${less(max, maximum)} over the maximum of ${maximum} with all of them`,
+      isBad: false,
+    };
   return { text: '', isBad: false };
 }
 

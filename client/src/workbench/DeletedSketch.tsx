@@ -15,12 +15,18 @@ export const noteDeleted = (client: QueryClient, { id, name, term }: Sketch) =>
 /** Says that a sketch was deleted, and gives it back. */
 export function DeletedSketch({ term }: { term: string }) {
   const client = useQueryClient();
-  const { data } = useQuery<Deleted | null>({ queryKey: deletedKey(term), queryFn: () => null, staleTime: Infinity });
+  const { data } = useQuery<Deleted | null>({
+    queryKey: deletedKey(term),
+    queryFn: () => null,
+    staleTime: Infinity,
+  });
   if (!data) return null;
   const forget = () => client.setQueryData(deletedKey(term), null);
   const tell = (error: unknown) => {
     const problem = error instanceof Error ? error.message : 'It could not be had back.';
-    client.setQueryData<Deleted | null>(deletedKey(term), (now) => (now?.id === data.id ? { ...now, problem } : now));
+    client.setQueryData<Deleted | null>(deletedKey(term), (now) =>
+      now?.id === data.id ? { ...now, problem } : now,
+    );
   };
   const back = async () => {
     const sketch = await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id: data.id } } }));
@@ -28,7 +34,10 @@ export function DeletedSketch({ term }: { term: string }) {
     forget();
   };
   return (
-    <div role="status" className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12">
+    <div
+      role="status"
+      className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12"
+    >
       <span className={`min-w-0 break-words ${data.problem === undefined ? 'flex-1' : 'basis-full'}`}>
         “{data.name}” is deleted. {data.problem}
       </span>

@@ -64,7 +64,8 @@ export function Desk({ term, sketch }: Props) {
 
   const asked = useMemo(() => {
     const now =
-      drawn?.ask ?? withPicked(without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without));
+      drawn?.ask ??
+      withPicked(without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without));
     return weighed ? { ...now, weights: weighed } : now;
   }, [drawn, ask, without, withPicked, weighed]);
   const walk = useWalk(sketch.id, asked);
@@ -147,9 +148,7 @@ export function Desk({ term, sketch }: Props) {
     },
     goToSketches: () => {
       if (isNarrow) setShown('asking');
-      requestAnimationFrame(() =>
-        document.querySelector<HTMLElement>('[aria-label^="Sketch:"]')?.focus(),
-      );
+      requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-label^="Sketch:"]')?.focus());
     },
     walk,
     edits,

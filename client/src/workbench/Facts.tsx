@@ -66,7 +66,12 @@ export function Facts(props: Props) {
           title="Show the shortlist (Shift + S)"
           className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap not-first:rounded-l-none hover:border-ink"
         >
-          <span className="max-[1439px]:sr-only">Shortlist</span> {props.putBy > 0 ? props.putBy : <List size={15} className="min-[1440px]:hidden" aria-hidden="true" />}
+          <span className="max-[1439px]:sr-only">Shortlist</span>{' '}
+          {props.putBy > 0 ? (
+            props.putBy
+          ) : (
+            <List size={15} className="min-[1440px]:hidden" aria-hidden="true" />
+          )}
         </button>
       </div>
       <button
@@ -119,10 +124,18 @@ export function Facts(props: Props) {
     <header className="flex min-h-[62px] flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2">
       <div className={`flex items-center gap-2 ${isLong ? 'min-w-0 md:flex-1' : ''}`}>
         <div className="flex print:hidden">
-          <WalkButton label="Better week shape" disabled={inView.rank === 1} onClick={() => onGo(inView.rank - 2)}>
+          <WalkButton
+            label="Better week shape"
+            disabled={inView.rank === 1}
+            onClick={() => onGo(inView.rank - 2)}
+          >
             <ChevronLeft size={18} aria-hidden="true" />
           </WalkButton>
-          <WalkButton label="Next week shape" disabled={inView.rank === listed} onClick={() => onGo(inView.rank)}>
+          <WalkButton
+            label="Next week shape"
+            disabled={inView.rank === listed}
+            onClick={() => onGo(inView.rank)}
+          >
             <ChevronRight size={18} aria-hidden="true" />
           </WalkButton>
         </div>
@@ -130,7 +143,10 @@ export function Facts(props: Props) {
           <span className="text-24 font-heavy">
             N°{' '}
             {props.isInViewOld ? (
-              <span className="text-mute" title="The best is still being looked for; this is the week before.">
+              <span
+                className="text-mute"
+                title="The best is still being looked for; this is the week before."
+              >
                 …
               </span>
             ) : (
@@ -151,7 +167,9 @@ export function Facts(props: Props) {
                   onClick={onLookAlikes}
                   className="underline decoration-dotted underline-offset-2 hover:text-ink"
                 >
-                  {alike === 0 ? `${sayCount(inView.alike)} alike` : `look-alike ${alike + 1} of ${sayCount(inView.alike)}`}
+                  {alike === 0
+                    ? `${sayCount(inView.alike)} alike`
+                    : `look-alike ${alike + 1} of ${sayCount(inView.alike)}`}
                 </button>
               </>
             )}

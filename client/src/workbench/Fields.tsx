@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { Button } from '@/ui/Button';
 
-export const fieldLook = 'w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5 aria-invalid:border-brick';
+export const fieldLook =
+  'w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5 aria-invalid:border-brick';
 
 type TextProps = {
   id: string;
@@ -91,11 +92,6 @@ const badTime = 'Type a time such as 9:30.';
 export function wrongHours(start: number | null, end: number | null) {
   return {
     from: start === null ? badTime : null,
-    to:
-      end === null
-        ? badTime
-        : start !== null && end <= start
-          ? 'The end must come after the start.'
-          : null,
+    to: end === null ? badTime : start !== null && end <= start ? 'The end must come after the start.' : null,
   };
 }

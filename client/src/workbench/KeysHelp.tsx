@@ -13,10 +13,17 @@ export function KeysHelp({ actions, onClose }: Props) {
   return (
     <Dialog open onOpenChange={onClose} title="Keys">
       <label className="mb-3 flex min-h-6 items-center gap-2">
-        <input type="checkbox" checked={areOn} onChange={(event) => switchSingleKeys(event.target.checked)} className="accent-plum" />
+        <input
+          type="checkbox"
+          checked={areOn}
+          onChange={(event) => switchSingleKeys(event.target.checked)}
+          className="accent-plum"
+        />
         <span>
           Keys of one character work by themselves
-          <span className="block text-12 text-mute">Switch them off if you speak to the browser, or press keys by accident.</span>
+          <span className="block text-12 text-mute">
+            Switch them off if you speak to the browser, or press keys by accident.
+          </span>
         </span>
       </label>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5 text-12">

@@ -24,14 +24,19 @@ export function LookAlikes({ ask, shape, sections, chosen, onChoose, onClose }: 
   return (
     <Dialog open onOpenChange={onClose} title={`${countOf(shape.alike, 'timetable')} at the same hours`} wide>
       <p className="mb-2 text-12 text-mute">
-        They differ in sections only. The best by what matters comes first; each line says what is other than in it.
-        {likes.data && BigInt(shape.alike) > BigInt(likes.data.length) &&
+        They differ in sections only. The best by what matters comes first; each line says what is other than
+        in it.
+        {likes.data &&
+          BigInt(shape.alike) > BigInt(likes.data.length) &&
           ` The best ${sayCount(likes.data.length)} are listed.`}
       </p>
       {likes.isError && <p className="text-brick">{likes.error.message}</p>}
       <ul>
         {likes.data?.map((one, i) => (
-          <li key={one.sections.join()} className="flex items-start gap-3 border-t border-hair py-1.5 text-12">
+          <li
+            key={one.sections.join()}
+            className="flex items-start gap-3 border-t border-hair py-1.5 text-12"
+          >
             <span className="w-7 shrink-0 pt-1 text-right font-heavy tabular-nums">{i + 1}</span>
             <div className="min-w-0 flex-1 pt-1">
               {differences(one, best!, sections).map((line) => (

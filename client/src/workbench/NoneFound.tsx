@@ -24,11 +24,22 @@ type Props = {
 const mostOffered = 6;
 
 /** There is no timetable: the smallest set of wishes that cannot live together, and the ways out. */
-export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowWish, nearest, onTakeNearest }: Props) {
+export function NoneFound({
+  ask,
+  answer,
+  rules,
+  canUndo,
+  onUndo,
+  change,
+  onShowWish,
+  nearest,
+  onTakeNearest,
+}: Props) {
   const why = useQuery(whyQuery(ask));
   const dead = answer.courses.filter(
     (one) =>
-      one.sectionsInPlay === 0 && ask.wanted.some((wanted) => wanted.course === one.course && wanted.role === 'must'),
+      one.sectionsInPlay === 0 &&
+      ask.wanted.some((wanted) => wanted.course === one.course && wanted.role === 'must'),
   );
   const together = why.data?.together ?? [];
   const ways = why.data?.waysOut ?? [];
@@ -37,8 +48,8 @@ export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowW
       <h2 className="text-16 font-heavy">No timetable is possible</h2>
       {answer.clashes.length > 0 && (
         <p className="mt-1 text-brick">
-          {countOf(answer.clashes.length, 'conflict')} between sections you keep; each is marked on the grid with its
-          minutes.
+          {countOf(answer.clashes.length, 'conflict')} between sections you keep; each is marked on the grid
+          with its minutes.
         </p>
       )}
       {dead.length > 0 && (
@@ -71,7 +82,11 @@ export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowW
           The nearest week stands faintly on the grid. It goes against{' '}
           {sayAll(nearest.broken.map((path) => sayWish(path, ask, rules).name))}
           {nearest.isExact ? '' : ', as far as could be found in time'}.{' '}
-          <button type="button" onClick={onTakeNearest} className="min-h-6 font-strong text-plum hover:underline">
+          <button
+            type="button"
+            onClick={onTakeNearest}
+            className="min-h-6 font-strong text-plum hover:underline"
+          >
             Take this week
           </button>
         </p>
@@ -80,11 +95,13 @@ export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowW
         {ways.slice(0, mostOffered).map((way) => (
           <Button
             key={way.wishes.join(' ')}
-            onClick={() =>
-              change((now) => liftWishes(now, way.wishes, rules))
-            }
+            onClick={() => change((now) => liftWishes(now, way.wishes, rules))}
           >
-            {sayAll(way.wishes.map((path, i) => (i === 0 ? sayWish(path, ask, rules).lift : lower(sayWish(path, ask, rules).lift))))}
+            {sayAll(
+              way.wishes.map((path, i) =>
+                i === 0 ? sayWish(path, ask, rules).lift : lower(sayWish(path, ask, rules).lift),
+              ),
+            )}
             <span className="ml-1.5 font-text text-mute">{countOf(way.timetables, 'timetable')}</span>
           </Button>
         ))}
@@ -98,7 +115,9 @@ export function NoneFound({ ask, answer, rules, canUndo, onUndo, change, onShowW
         <p className="mt-1 text-12 text-mute">and {ways.length - mostOffered} more ways</p>
       )}
       {why.data && ways.length === 0 && (
-        <p className="mt-2 text-12 text-mute">No single change and no two together help. Set a course aside.</p>
+        <p className="mt-2 text-12 text-mute">
+          No single change and no two together help. Set a course aside.
+        </p>
       )}
     </div>
   );

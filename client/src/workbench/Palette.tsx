@@ -37,7 +37,9 @@ export function Palette({ actions, onClose }: Props) {
                 className="flex cursor-pointer justify-between gap-3 rounded-[3px] px-2 py-1.5 data-[selected=true]:bg-plum-wash"
               >
                 {action.name}
-                {action.keys !== undefined && <kbd className="font-sans text-12 text-mute">{action.keys}</kbd>}
+                {action.keys !== undefined && (
+                  <kbd className="font-sans text-12 text-mute">{action.keys}</kbd>
+                )}
               </Command.Item>
             ))}
         </Command.List>

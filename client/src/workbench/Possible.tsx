@@ -94,7 +94,10 @@ export function Possible(props: Props) {
         />
       )}
       {props.shortlist.problem !== null && (
-        <div role="alert" className="flex items-center gap-3 border-b border-brick bg-sheet px-4 py-1.5 text-12 print:hidden">
+        <div
+          role="alert"
+          className="flex items-center gap-3 border-b border-brick bg-sheet px-4 py-1.5 text-12 print:hidden"
+        >
           <p className="flex-1">{props.shortlist.problem}</p>
           <Button look="quiet" onClick={props.shortlist.forgetProblem}>
             Dismiss
@@ -140,9 +143,7 @@ export function Possible(props: Props) {
         )}
       </div>
       <p aria-live="polite" className="sr-only">
-        {isEmpty || isDrafting || walk.isBehind
-          ? ''
-          : tellCount(answer)}
+        {isEmpty || isDrafting || walk.isBehind ? '' : tellCount(answer)}
       </p>
       <p className="sr-only">{told}</p>
       <p aria-live="polite" className="sr-only">
@@ -182,7 +183,11 @@ function FirstThing({ term, hasWanted, onFindCourse, change }: FirstProps) {
         Add a course
       </Button>
       {starts.length > 0 && (
-        <div role="group" aria-label="Starting points" className="flex flex-wrap items-center justify-center gap-2">
+        <div
+          role="group"
+          aria-label="Starting points"
+          className="flex flex-wrap items-center justify-center gap-2"
+        >
           <span className="text-12 max-md:basis-full">Or look around as</span>
           {starts.map(({ name, courses, start }) => (
             <Button key={name} title={courses} onClick={() => change(start)}>

@@ -3,7 +3,11 @@ import { type PlacedSection, sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 
 /** The sections of the timetable in view as a list; on paper only, under the week. */
-export const PrintSections = memo(function PrintSections({ sections }: { sections: readonly PlacedSection[] }) {
+export const PrintSections = memo(function PrintSections({
+  sections,
+}: {
+  sections: readonly PlacedSection[];
+}) {
   return (
     <table className="mt-3 hidden w-full text-11 print:table">
       <thead>
@@ -24,7 +28,9 @@ export const PrintSections = memo(function PrintSections({ sections }: { section
             </td>
             <td className="py-0.5 pr-2">{sayComponent(section)}</td>
             <td className="py-0.5 pr-2">{sayMeetings(section)}</td>
-            <td className="py-0.5 pr-2">{[...new Set(section.meetings.map((one) => one.room))].join(', ')}</td>
+            <td className="py-0.5 pr-2">
+              {[...new Set(section.meetings.map((one) => one.room))].join(', ')}
+            </td>
             <td className="py-0.5">{section.instructors.join(' and ')}</td>
           </tr>
         ))}

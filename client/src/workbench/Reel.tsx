@@ -48,7 +48,10 @@ export function Reel({ ask, listed, inView, sections, axis, weekCount, onGo, onL
   return (
     <section aria-label="Week shapes" className="relative min-w-0 flex-1">
       {problem && (
-        <div role="alert" className="absolute inset-x-3 top-2 z-10 flex items-center gap-3 border border-brick bg-sheet px-3 py-1 text-12">
+        <div
+          role="alert"
+          className="absolute inset-x-3 top-2 z-10 flex items-center gap-3 border border-brick bg-sheet px-3 py-1 text-12"
+        >
           <p className="min-w-0 flex-1">Not all week shapes could be fetched. {problem.message}</p>
           <Button onClick={retry}>Try again</Button>
         </div>

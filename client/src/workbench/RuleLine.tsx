@@ -82,7 +82,10 @@ function Sign({ rule }: { rule: Rule }) {
 function Cost({ cost, least }: { cost: string | null; least: string | null }) {
   if (cost === null && least !== null && BigInt(least) > 0n)
     return (
-      <span className="shrink-0 text-12 font-strong text-plum tabular-nums" title={`At least ${sayCount(least)} more timetables without it`}>
+      <span
+        className="shrink-0 text-12 font-strong text-plum tabular-nums"
+        title={`At least ${sayCount(least)} more timetables without it`}
+      >
         ≥ +{sayCount(least)}
         <span className="sr-only"> timetables without it</span>
       </span>

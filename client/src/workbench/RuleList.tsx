@@ -3,12 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import type { Break, Sketch, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import { replaceBlock } from '@/sketch/edits';
-import {
-  removeRule,
-  type Rule,
-  rulesOf,
-  switchRule,
-} from '@/sketch/rules';
+import { removeRule, type Rule, rulesOf, switchRule } from '@/sketch/rules';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import type { Edits } from '@/sketch/useSketchEdits';
 import { FilePicker } from '@/ui/FilePicker';
@@ -43,7 +38,8 @@ export function RuleList({ sketch, edits, costs, leastCosts, onOpenBlock, onCale
   const groups = useMemo(() => rulesOf(ask, campusName), [ask, campusName]);
   const picker = useRef<HTMLInputElement>(null);
   const [openBreak, setOpenBreak] = useState<Break | 'new' | null>(null);
-  const has = (kind: string) => Object.values(groups).some((rules) => rules.some((rule) => rule.what.kind === kind));
+  const has = (kind: string) =>
+    Object.values(groups).some((rules) => rules.some((rule) => rule.what.kind === kind));
 
   const line = (rule: Rule) => {
     const { what } = rule;
@@ -93,7 +89,9 @@ export function RuleList({ sketch, edits, costs, leastCosts, onOpenBlock, onCale
         </p>
       )}
       <TypeHours
-        onAdd={(blocks) => change((now) => blocks.reduce((ask, block) => replaceBlock(ask, null, block), now))}
+        onAdd={(blocks) =>
+          change((now) => blocks.reduce((ask, block) => replaceBlock(ask, null, block), now))
+        }
       />
       <Heading name="Days, campus and seats" aside="" />
       <ul aria-label="Other rules">{[...groups.days, ...groups.places].map(line)}</ul>
@@ -116,12 +114,7 @@ export function RuleList({ sketch, edits, costs, leastCosts, onOpenBlock, onCale
             </MenuItem>
           ))}
       </Menu>
-      <FilePicker
-        inputRef={picker}
-        label="A calendar file"
-        accept=".ics,text/calendar"
-        onFile={onCalendar}
-      />
+      <FilePicker inputRef={picker} label="A calendar file" accept=".ics,text/calendar" onFile={onCalendar} />
       {openBreak !== null && (
         <BreakForm
           wanted={openBreak === 'new' ? null : openBreak}

@@ -82,7 +82,9 @@ export function Sheet(props: Props) {
                 onClick={() =>
                   setFacts({
                     ...facts,
-                    off: facts.off.includes(day) ? facts.off.filter((one) => one !== day) : [...facts.off, day],
+                    off: facts.off.includes(day)
+                      ? facts.off.filter((one) => one !== day)
+                      : [...facts.off, day],
                   })
                 }
                 className="rounded-[3px] border border-rule px-1.5 py-0.5 font-strong aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
@@ -91,12 +93,25 @@ export function Sheet(props: Props) {
               </button>
             ))}
           </div>
-          <Pick label="Starts at or after" value={facts.after} choices={hours(8, 13)} onChange={(after) => setFacts({ ...facts, after })} />
-          <Pick label="Ends at or before" value={facts.before} choices={hours(13, 21)} onChange={(before) => setFacts({ ...facts, before })} />
+          <Pick
+            label="Starts at or after"
+            value={facts.after}
+            choices={hours(8, 13)}
+            onChange={(after) => setFacts({ ...facts, after })}
+          />
+          <Pick
+            label="Ends at or before"
+            value={facts.before}
+            choices={hours(13, 21)}
+            onChange={(before) => setFacts({ ...facts, before })}
+          />
           <Pick
             label="Idle a week at most"
             value={facts.idle}
-            choices={[60, 120, 180, 240, 360, 480, 600].map((minutes) => ({ value: String(minutes), label: `${minutes / 60} h` }))}
+            choices={[60, 120, 180, 240, 360, 480, 600].map((minutes) => ({
+              value: String(minutes),
+              label: `${minutes / 60} h`,
+            }))}
             onChange={(idle) => setFacts({ ...facts, idle })}
           />
           <Pick
@@ -113,7 +128,13 @@ export function Sheet(props: Props) {
               ? isSpread
                 ? 'Loading'
                 : `${sayCount(found?.length ?? 0)} found; ${sayCount(looked.all.length)} of ${sayCount(listed)} looked at`
-              : sayShown(found?.length ?? listed, isSpread ? source.length : listed, listed, answer, isSpread)}
+              : sayShown(
+                  found?.length ?? listed,
+                  isSpread ? source.length : listed,
+                  listed,
+                  answer,
+                  isSpread,
+                )}
           </p>
         </div>
         {problem && (
@@ -180,13 +201,16 @@ function sayShown(shown: number, of: number, listed: number, answer: Answer, isS
   if (isSpread) return `${shown} that differ most, of the best ${sayCount(listed)}`;
   const isAll = isExact && listed === Number(weekShapes);
   const all = isAll ? sayCount(listed) : `the best ${sayCount(listed)} of ${sayLeast(weekShapes, isExact)}`;
-  return shown === of ? `${all} ${listed === 1 ? 'week shape' : 'week shapes'}` : `${countOf(shown, 'week shape')} of ${all}`;
+  return shown === of
+    ? `${all} ${listed === 1 ? 'week shape' : 'week shapes'}`
+    : `${countOf(shown, 'week shape')} of ${all}`;
 }
 
 /** Whether a timetable has the facts asked for. */
 function suits({ measures, sections: numbers }: Ranked, facts: Facts, sections: Sections): boolean {
   const { earliestStart, latestEnd } = measures;
-  if (facts.after !== '' && (earliestStart === null || minuteOf(earliestStart) < Number(facts.after))) return false;
+  if (facts.after !== '' && (earliestStart === null || minuteOf(earliestStart) < Number(facts.after)))
+    return false;
   if (facts.before !== '' && (latestEnd === null || minuteOf(latestEnd) > Number(facts.before))) return false;
   if (facts.idle !== '' && measures.idleMinutes > Number(facts.idle)) return false;
   if (facts.seats !== '' && measures.seatsToSpare < Number(facts.seats)) return false;
@@ -197,7 +221,10 @@ function suits({ measures, sections: numbers }: Ranked, facts: Facts, sections: 
 }
 
 function hours(from: number, to: number) {
-  return Array.from({ length: to - from }, (_, i) => ({ value: String((from + i) * 60), label: `${from + i}:00` }));
+  return Array.from({ length: to - from }, (_, i) => ({
+    value: String((from + i) * 60),
+    label: `${from + i}:00`,
+  }));
 }
 
 type PickProps = {

@@ -61,8 +61,8 @@ export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) 
       )}
       {shortlist.length === 0 ? (
         <p className="max-w-prose py-4 text-mute">
-          Nothing is on the shortlist yet. Walk to a timetable you like and press <kbd>S</kbd>, and it stays here with a
-          name and a note, whatever becomes of your rules.
+          Nothing is on the shortlist yet. Walk to a timetable you like and press <kbd>S</kbd>, and it stays
+          here with a name and a note, whatever becomes of your rules.
         </p>
       ) : (
         <ol aria-label="Timetables on the shortlist">

@@ -39,7 +39,8 @@ type Props = {
 
 /** One timetable put by. */
 export function ShortlistRow(props: Props) {
-  const { one, state, sketch, rules, sections, axis, weekCount, edits, desk, isNaming, onMove, onShown } = props;
+  const { one, state, sketch, rules, sections, axis, weekCount, edits, desk, isNaming, onMove, onShown } =
+    props;
   const picks = usePicks(sketch.term);
   const navigate = useNavigate();
   const numbers = numbersOf(one);
@@ -59,7 +60,10 @@ export function ShortlistRow(props: Props) {
           longest={80}
           isFocused={isNaming}
           className="w-full text-14 font-heavy"
-          onChange={(name) => name.trim() !== '' && edits.changeShortlist((now) => changePutBy(now, one.id, { name: name.trim() }))}
+          onChange={(name) =>
+            name.trim() !== '' &&
+            edits.changeShortlist((now) => changePutBy(now, one.id, { name: name.trim() }))
+          }
         />
         <TextField
           label="Note"
@@ -80,8 +84,14 @@ export function ShortlistRow(props: Props) {
           </p>
         ))}
         <div className="mt-2 flex flex-wrap gap-1.5">
-          {state?.holds && <Button onClick={() => void desk.show(numbers).then((shown) => shown && onShown())}>Show on the grid</Button>}
-          {state && !state.holds && <NearestButton sketch={sketch} numbers={numbers} desk={desk} onShown={onShown} />}
+          {state?.holds && (
+            <Button onClick={() => void desk.show(numbers).then((shown) => shown && onShown())}>
+              Show on the grid
+            </Button>
+          )}
+          {state && !state.holds && (
+            <NearestButton sketch={sketch} numbers={numbers} desk={desk} onShown={onShown} />
+          )}
           {isMoved && (
             <Button
               onClick={() =>
@@ -166,7 +176,15 @@ type FieldProps = {
 };
 
 /** A line of text that is changed when it is left. */
-function TextField({ label, value, longest, placeholder, isFocused = false, className, onChange }: FieldProps) {
+function TextField({
+  label,
+  value,
+  longest,
+  placeholder,
+  isFocused = false,
+  className,
+  onChange,
+}: FieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {

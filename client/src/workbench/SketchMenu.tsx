@@ -38,7 +38,12 @@ export function SketchMenu({ sketch, edits }: Props) {
     open(await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id } } })));
   const make = async (name: string, ask: Sketch['ask'], shortlist: Sketch['shortlist'] = []) =>
     open(
-      await call(http.POST('/api/terms/{term}/sketches', { params: { path: { term } }, body: { name, ask, shortlist } })),
+      await call(
+        http.POST('/api/terms/{term}/sketches', {
+          params: { path: { term } },
+          body: { name, ask, shortlist },
+        }),
+      ),
     );
   const remove = async () => {
     const path = { id: sketch.id };
@@ -78,12 +83,19 @@ export function SketchMenu({ sketch, edits }: Props) {
       >
         <MenuChoice
           value={sketch.id}
-          choices={sketches.map((one) => ({ value: one.id, label: one.id === sketch.id ? sketch.name : one.name }))}
+          choices={sketches.map((one) => ({
+            value: one.id,
+            label: one.id === sketch.id ? sketch.name : one.name,
+          }))}
           onChoose={(id) => trying(choose(id))}
         />
         <MenuLine />
         <MenuItem onSelect={() => setAsking('new')}>New sketch…</MenuItem>
-        <MenuItem onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask, sketch.shortlist))}>Copy this sketch</MenuItem>
+        <MenuItem
+          onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask, sketch.shortlist))}
+        >
+          Copy this sketch
+        </MenuItem>
         <MenuItem onSelect={() => setAsking('rename')}>Rename…</MenuItem>
         {sketchFiles.map((file) => (
           <MenuItem key={file.kind} onSelect={() => trying(saveFile(sketch, file))}>

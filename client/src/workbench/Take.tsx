@@ -17,7 +17,11 @@ export function Take({ choice, onChange }: { choice: EitherOr; onChange: (take: 
     />
   );
   return (
-    <div className="mt-1 flex items-center gap-1.5 text-12 text-mute" role="group" aria-label={`Either–or of ${choice.courses.join(', ')}`}>
+    <div
+      className="mt-1 flex items-center gap-1.5 text-12 text-mute"
+      role="group"
+      aria-label={`Either–or of ${choice.courses.join(', ')}`}
+    >
       take
       {pick('At least', min, numbers, (value) => onChange({ min: value, max: Math.max(value, max) }))}
       to

@@ -39,7 +39,12 @@ export function TypeHours({ onAdd }: { onAdd: (blocks: readonly TimeBlock[]) => 
           const text = event.clipboardData.getData('text');
           if (!/[\r\n]/.test(text.trim())) return;
           event.preventDefault();
-          setTyped((now) => [now, ...text.split(/[\r\n]+/)].map((part) => part.trim()).filter((part) => part !== '').join('; '));
+          setTyped((now) =>
+            [now, ...text.split(/[\r\n]+/)]
+              .map((part) => part.trim())
+              .filter((part) => part !== '')
+              .join('; '),
+          );
           setTold(false);
         }}
         maxLength={4000}
@@ -68,7 +73,9 @@ export function TypeHours({ onAdd }: { onAdd: (blocks: readonly TimeBlock[]) => 
               ))}
             </ul>
             {lines.length > mostShown && <p className="text-mute">and {lines.length - mostShown} more</p>}
-            {isWhole && <p className="text-mute">Enter takes {lines.length === 1 ? 'it' : `all ${lines.length}`}.</p>}
+            {isWhole && (
+              <p className="text-mute">Enter takes {lines.length === 1 ? 'it' : `all ${lines.length}`}.</p>
+            )}
           </>
         )}
       </div>

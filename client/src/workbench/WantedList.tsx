@@ -21,7 +21,19 @@ type Props = {
 };
 
 export function WantedList(props: Props) {
-  const { ask, answer, details, sections, colours, open, onOpen, without, onWithout, onPointSection, change } = props;
+  const {
+    ask,
+    answer,
+    details,
+    sections,
+    colours,
+    open,
+    onOpen,
+    without,
+    onWithout,
+    onPointSection,
+    change,
+  } = props;
 
   /** In how many timetables a course is that may be left out. */
   const heldOf = (index: number) => {

@@ -49,7 +49,19 @@ const roleKeys: Record<string, Role> = { '1': 'must', '2': 'ifItFits', '3': 'set
 
 /** One wanted course: its role, where it stands, and its sections when it is open. Drawn anew when its own figures change. */
 export const WantedRow = memo(function WantedRow(props: Props) {
-  const { wanted, course, ask, colour, isWithout, isOpen, details, onOpen, onWithout, onPointSection, change } = props;
+  const {
+    wanted,
+    course,
+    ask,
+    colour,
+    isWithout,
+    isOpen,
+    details,
+    onOpen,
+    onWithout,
+    onPointSection,
+    change,
+  } = props;
   const [drop, setDrop] = useState<Drop | null>(null);
   const id = wanted.course;
   const choice = eitherOrOf(ask, id);
@@ -86,7 +98,8 @@ export const WantedRow = memo(function WantedRow(props: Props) {
     const after = ask.wanted[ask.wanted.findIndex((one) => one.course === id) + 1];
     if (place === 'on') change((now) => chooseBetween(now, other, id));
     else if (place === 'before') change((now) => moveCourse(now, other, { before: id }));
-    else if (after?.course !== other) change((now) => moveCourse(now, other, { before: after?.course ?? null }));
+    else if (after?.course !== other)
+      change((now) => moveCourse(now, other, { before: after?.course ?? null }));
   };
 
   const edge =

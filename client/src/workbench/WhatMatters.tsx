@@ -33,7 +33,8 @@ const faders: { weight: keyof Weights; label: string }[] = [
 ];
 
 /** Those in use first. */
-const inOrder = (weights: Weights) => faders.toSorted((a, b) => Number(weights[b.weight] > 0) - Number(weights[a.weight] > 0));
+const inOrder = (weights: Weights) =>
+  faders.toSorted((a, b) => Number(weights[b.weight] > 0) - Number(weights[a.weight] > 0));
 
 /** The student's weights; the order of all timetables follows them. */
 export function WhatMatters({ weights, onWeigh, change, onSheet }: Props) {

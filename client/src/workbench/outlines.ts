@@ -13,7 +13,11 @@ export function otherPlaces(one: GridClass, standings: Standings): Outline[] {
   const others = one.course.sections
     .filter((section) => section.component === one.section.component && section.number !== one.section.number)
     .filter((section) => BigInt(standings?.[section.number] ?? 0) > 0n);
-  const placed = others.map((section): PlacedSection => ({ course: one.course, section, colour: one.colour }));
+  const placed = others.map((section): PlacedSection => ({
+    course: one.course,
+    section,
+    colour: one.colour,
+  }));
   const byPlace = new Map<string, { one: GridClass; count: bigint }>();
   for (const place of classesOf(placed)) {
     const key = `${place.day} ${place.start} ${place.end}`;

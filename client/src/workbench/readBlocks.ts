@@ -43,7 +43,8 @@ export function readBlock(typed: string): ReadLine {
   }
   if (found.length === 0) return { problem: 'Begin with the days, as in tue thu 8-12 shift.' };
   const [from, to] = (words[at] ?? '').split('-').map(readTime);
-  if (from == null || to == null) return { problem: 'After the days come the hours, as in 8-12 or 13:30-15.' };
+  if (from == null || to == null)
+    return { problem: 'After the days come the hours, as in 8-12 or 13:30-15.' };
   if (to <= from) return { problem: 'The end must come after the start.' };
   const label = words.slice(at + 1).join(' ');
   return {
@@ -64,5 +65,7 @@ function readDays(word: string): readonly Day[] | null {
 }
 
 function dayOf(word: string): Day | undefined {
-  return word.length >= 2 ? days.find((day) => word.startsWith(day.slice(0, Math.min(3, word.length)))) : undefined;
+  return word.length >= 2
+    ? days.find((day) => word.startsWith(day.slice(0, Math.min(3, word.length))))
+    : undefined;
 }

@@ -9,8 +9,10 @@ export type SampleStart = { name: string; courses: string; start: (ask: Ask) => 
 const institution = 'Saltmere University';
 const term = '2027SP';
 
-const wanting = (...wanted: [course: string, role?: Role][]) => (ask: Ask) =>
-  wanted.reduce((now, [course, role]) => addCourse(now, course, role), ask);
+const wanting =
+  (...wanted: [course: string, role?: Role][]) =>
+  (ask: Ask) =>
+    wanted.reduce((now, [course, role]) => addCourse(now, course, role), ask);
 
 const boatyard: TimeBlock = newBlock(['wed'], { start: 13 * 60, end: 17 * 60 }, 'Boatyard shift', 'cannot');
 

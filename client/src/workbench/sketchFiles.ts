@@ -12,7 +12,10 @@ export const sketchFiles = [
 ] as const;
 
 /** Keeps a sketch, what it asks or the answer to it as a file. */
-export async function saveFile(sketch: Sketch, { kind, extension }: (typeof sketchFiles)[number]): Promise<void> {
+export async function saveFile(
+  sketch: Sketch,
+  { kind, extension }: (typeof sketchFiles)[number],
+): Promise<void> {
   const file = await call(
     http.GET(`/api/sketches/{id}/${kind}`, { params: { path: { id: sketch.id } }, parseAs: 'blob' }),
   );
@@ -31,7 +34,11 @@ export async function readSketch(term: string, file: File): Promise<Sketch> {
   const params = { path: { term } };
   // Whatever it is: the server reads it, and says what is wrong with it.
   if (isAsk(body)) {
-    const name = file.name.replace(/(\.ask)?\.json$/i, '').trim().slice(0, 80) || 'Sketch from a file';
+    const name =
+      file.name
+        .replace(/(\.ask)?\.json$/i, '')
+        .trim()
+        .slice(0, 80) || 'Sketch from a file';
     return call(
       http.POST('/api/terms/{term}/sketches', { params, body: { name, ask: body, shortlist: [] } as never }),
     );

@@ -30,7 +30,21 @@ type Options = {
 
 /** What the grid shows: the classes in view, and where others could be. */
 export function useDeskView(options: Options) {
-  const { term, ask, offered, walk, sections, week, byHand, nearest, openCourse, pointed, pointedSection, standings, keep } = options;
+  const {
+    term,
+    ask,
+    offered,
+    walk,
+    sections,
+    week,
+    byHand,
+    nearest,
+    openCourse,
+    pointed,
+    pointedSection,
+    standings,
+    keep,
+  } = options;
   const { inView, answer } = walk;
   const places = usePlaces(ask, pointed);
   const keptNumbers = useMemo(() => ask.wanted.flatMap((wanted) => wanted.keep), [ask.wanted]);
@@ -57,9 +71,7 @@ export function useDeskView(options: Options) {
     const section = pointedSection === null ? undefined : sections.byNumber.get(pointedSection);
     if (section) return placesOf(section, standings);
     // Building by hand, the places of the open course stay under the pointer, whatever it crosses.
-    const open = byHand
-      ? openPlaces(ask, [...sections.byNumber.values()], openCourse, standings, keep)
-      : [];
+    const open = byHand ? openPlaces(ask, [...sections.byNumber.values()], openCourse, standings, keep) : [];
     return open.length > 0 || !pointed ? open : otherPlaces(pointed, places);
   }, [pointed, places, pointedSection, sections, standings, byHand, ask, openCourse, keep]);
 

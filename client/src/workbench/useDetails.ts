@@ -25,11 +25,13 @@ export function useDetails(ask: Ask, isAnswered: boolean): Details {
   // Costs are named by paths: those of an ask with other paths would stand beside the wrong rules.
   const isCurrent = costs.data !== undefined && costs.data.key === countKeyOf(ask);
   // The least that a figure may be says nothing here: a section in none is one in none, and a cost is a difference.
-  const isCosted = costs.data !== undefined && (isCurrent || samePaths(costs.data.key, ask)) && costs.data.isExact;
+  const isCosted =
+    costs.data !== undefined && (isCurrent || samePaths(costs.data.key, ask)) && costs.data.isExact;
   const known = isCosted ? costs.data.costs : null;
   const leastCosts = isCurrent && !costs.data.isExact && costs.data.areBounds ? costs.data.costs : null;
   const standing = standings.data?.isExact ? standings.data.sections : null;
-  const areTooMany = (costs.data?.isExact === false && !costs.data.areBounds) || standings.data?.isExact === false;
+  const areTooMany =
+    (costs.data?.isExact === false && !costs.data.areBounds) || standings.data?.isExact === false;
   const isBehind = !isAnswered || !isCurrent || standings.isPlaceholderData || standings.isPending;
   return useMemo(
     () => ({

@@ -18,7 +18,10 @@ export function useShapes(ask: Ask, places: readonly number[]): Shapes {
     }),
   });
   const shapes = useMemo(
-    () => new Map(loaded.pages.flatMap((page) => page?.timetables.map((one) => [one.rank - 1, one] as const) ?? [])),
+    () =>
+      new Map(
+        loaded.pages.flatMap((page) => page?.timetables.map((one) => [one.rank - 1, one] as const) ?? []),
+      ),
     [loaded],
   );
   const [before, setBefore] = useState(shapes);
