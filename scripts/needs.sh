@@ -27,8 +27,9 @@ need_node() {
   fi
 }
 
+# The headless shell is the same Chromium without windows: the tests take half the time in it.
 find_chromium() {
-  command -v chromium || command -v chromium-browser || command -v google-chrome || true
+  command -v chromium-headless-shell || command -v chromium || command -v chromium-browser || command -v google-chrome || true
 }
 
 # The tests read calendars with a reader that is not ours: Debian's python3-vobject.
@@ -44,14 +45,14 @@ need_calendar_reader() {
 }
 
 need_chromium() {
-  HG_CHROMIUM=$(find_chromium)
-  if [ -z "$HG_CHROMIUM" ] && command -v apt-get >/dev/null && [ "$(id -u)" = 0 ]; then
+  if ! command -v chromium-headless-shell >/dev/null && command -v apt-get >/dev/null && [ "$(id -u)" = 0 ]; then
     echo "Installing Chromium for the browser tests …"
-    apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium >/dev/null
-    HG_CHROMIUM=$(find_chromium)
+    apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium-headless-shell >/dev/null ||
+      [ -n "$(find_chromium)" ] || DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium >/dev/null
   fi
+  HG_CHROMIUM=$(find_chromium)
   if [ -z "$HG_CHROMIUM" ]; then
-    echo "The browser tests need Chromium. Install it, as root: apt-get install chromium" >&2
+    echo "The browser tests need Chromium. Install it, as root: apt-get install chromium-headless-shell" >&2
     exit 1
   fi
   export HG_CHROMIUM

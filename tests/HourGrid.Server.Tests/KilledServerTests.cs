@@ -60,24 +60,16 @@ public sealed class KilledServerTests : IDisposable
         var port = FreePort();
         server = Launch(port);
         _ = server.StandardError.ReadToEndAsync();
-        _ = server.StandardOutput.ReadToEndAsync();
-        var browser = new HttpClient(new HttpClientHandler { CookieContainer = cookies })
-        {
-            BaseAddress = new($"http://127.0.0.1:{port}"),
-        };
-        while (!server.HasExited)
-        {
-            try
+        while (await server.StandardOutput.ReadLineAsync() is { } line)
+            if (line.Contains("Now listening on", StringComparison.Ordinal))
             {
-                (await browser.GetAsync("/api/terms")).EnsureSuccessStatusCode();
-                return browser;
+                _ = server.StandardOutput.ReadToEndAsync();
+                return new(new HttpClientHandler { CookieContainer = cookies })
+                {
+                    BaseAddress = new($"http://127.0.0.1:{port}"),
+                };
             }
-            catch (HttpRequestException)
-            {
-                await Task.Yield();
-            }
-        }
-        throw new InvalidOperationException($"The server ended with {server.ExitCode} before it answered.");
+        throw new InvalidOperationException("The server ended before it listened.");
     }
 
     private Process Launch(int port) =>

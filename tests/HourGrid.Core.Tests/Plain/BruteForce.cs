@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 
@@ -13,6 +14,12 @@ internal static class BruteForce
     public static List<PlainTimetable> Timetables(UniversityCatalogue catalogue, Ask ask)
     {
         var term = catalogue.Terms.Single(one => one.Id == ask.Term);
+        var known = new Dictionary<(RegistrationNumber, RegistrationNumber), bool>();
+        bool Clashes(Section one, Section other) =>
+            known.TryGetValue((one.Number, other.Number), out var clash)
+                ? clash
+                : known[(one.Number, other.Number)] = Clash(catalogue, term, ask, one, other);
+
         var timetables = new List<PlainTimetable> { new([]) };
         foreach (var wanted in ask.Wanted)
         {
@@ -24,7 +31,7 @@ internal static class BruteForce
             [
                 .. from timetable in timetables
                 from bundle in bundles
-                where timetable.Sections.All(other => bundle.All(s => !Clash(catalogue, term, ask, s, other)))
+                where timetable.Sections.All(other => bundle.All(s => !Clashes(s, other)))
                 select new PlainTimetable([.. timetable.Taken, new(wanted.Course, bundle)]),
                 .. mayLeave ? timetables : [],
             ];
@@ -173,8 +180,22 @@ internal static class BruteForce
 
     public readonly record struct DatedClass(Weekday Day, int Week, int Start, int End, CampusId? Campus);
 
+    // Asked over and over of the same sections; looking at each date again takes most of the time of these tests.
+    private static readonly ConditionalWeakTable<Section, Dated> Known = [];
+
+    private sealed record Dated(Term Term, DatedClass[] Classes);
+
     /// <summary>Every class of a section, date by date.</summary>
-    public static IEnumerable<DatedClass> DatedClasses(Term term, Section section)
+    public static DatedClass[] DatedClasses(Term term, Section section)
+    {
+        if (Known.TryGetValue(section, out var known) && ReferenceEquals(known.Term, term))
+            return known.Classes;
+        DatedClass[] classes = [.. ByDates(term, section)];
+        Known.AddOrUpdate(section, new(term, classes));
+        return classes;
+    }
+
+    private static IEnumerable<DatedClass> ByDates(Term term, Section section)
     {
         var monday = term.Start;
         while (monday.DayOfWeek != DayOfWeek.Monday)
@@ -206,19 +227,21 @@ internal static class BruteForce
                 + string.Join(
                     ";",
                     taken
-                        .Bundle.SelectMany(section =>
-                            section.Patterns.SelectMany(
-                                (pattern, i) =>
-                                    DatedClasses(term, section with { Patterns = [pattern] })
-                                        .GroupBy(one => one.Day)
-                                        .Select(day =>
-                                            $"{day.Key} {pattern.Time} {string.Join(",", day.Select(one => one.Week).Order())} {pattern.Campus}"
-                                        )
-                            )
-                        )
+                        .Bundle.SelectMany(section => KnownShapes.GetValue(section, its => [.. ShapeOf(term, its)]))
                         .Order(StringComparer.Ordinal)
                 )
             )
+        );
+
+    private static readonly ConditionalWeakTable<Section, string[]> KnownShapes = [];
+
+    private static IEnumerable<string> ShapeOf(Term term, Section section) =>
+        section.Patterns.SelectMany(pattern =>
+            ByDates(term, section with { Patterns = [pattern] })
+                .GroupBy(one => one.Day)
+                .Select(day =>
+                    $"{day.Key} {pattern.Time} {string.Join(",", day.Select(one => one.Week).Order())} {pattern.Campus}"
+                )
         );
 }
 

@@ -44,9 +44,9 @@ internal static class PlainRules
         foreach (var one in classes)
             for (var minute = one.Start; minute < one.End; minute++)
                 busy[minute] = true;
-        if (busy.Count(minute => minute) > (ask.DayLimits.MaxMinutesPerDay ?? Minute.PerDay))
+        if (ask.DayLimits.MaxMinutesPerDay is { } most && busy.Count(minute => minute) > most)
             return false;
-        if (LongestStretch(busy) > (ask.DayLimits.MaxStretchMinutes ?? Minute.PerDay))
+        if (ask.DayLimits.MaxStretchMinutes is { } longest && LongestStretch(busy) > longest)
             return false;
         return ask
             .Breaks.Where(wanted => wanted.Strength == Strength.Cannot && wanted.Days.Contains(day))
