@@ -36,11 +36,15 @@ build_app() {
   dotnet publish src/HourGrid.Server -c Release --no-restore -v quiet -clp:NoSummary -o "$app"
 }
 
+have_packages() {
+  stamp packages node_modules package.json package-lock.json client/package.json tests/browser/package.json tests/calendars/package.json
+}
+
 build_all() {
   need_dotnet
   need_node
   cd "$HG_ROOT"
-  stamp packages node_modules package.json package-lock.json client/package.json tests/browser/package.json tests/calendars/package.json
+  have_packages
   stamp server artifacts/openapi "${dotnet_files[@]}"
   stamp client src/HourGrid.Server/wwwroot/index.html "${dotnet_files[@]}" client package-lock.json
   stamp app artifacts/app/HourGrid.Server.dll "${dotnet_files[@]}" client package-lock.json

@@ -57,7 +57,7 @@ suite() {
   fi
 }
 
-check packages npm ci --no-audit --no-fund --loglevel=error
+check packages have_packages
 check restore dotnet restore HourGrid.slnx --locked-mode -v quiet
 check tools dotnet tool restore
 check build dotnet build HourGrid.slnx -c Release --no-restore -v quiet

@@ -84,7 +84,7 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
             <Fit forms={[one.section.label, sayComponentShort(one.section), sayComponent(one.section)]} />
           )}
           {weeks !== '' && <Fit forms={[weeks]} />}
-          {!short && <div className="@max-[40px]:hidden">{one.room}</div>}
+          {!short && <div className="bg-(--behind) @max-[40px]:hidden">{one.room}</div>}
         </div>
       </div>
       {isKept && (
