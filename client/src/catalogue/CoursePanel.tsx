@@ -121,7 +121,7 @@ function Conditions({ course }: { course: Course }) {
       )}
       {beside.length > 0 && (
         <p>
-          <span className="font-heavy">Take beside it or before</span> {beside.join(', ')}.
+          <span className="font-heavy">Take with it, or before it</span> {beside.join(', ')}.
         </p>
       )}
       {restrictions.map((sentence) => (

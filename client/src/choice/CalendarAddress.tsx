@@ -60,14 +60,14 @@ export function CalendarAddress({ term, onClose }: Props) {
                 give.mutate();
               }}
             >
-              Give another
+              Make a new address
             </Button>
             <Button onClick={() => withdraw.mutate()}>Withdraw</Button>
           </>
         ) : (
           found.data && (
             <Button look="main" disabled={give.isPending} onClick={() => give.mutate()}>
-              Give an address
+              Make an address
             </Button>
           )
         )}

@@ -46,10 +46,10 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
     const asked = markSection(without, course.id, number, 'keep');
     try {
       const { sections } = await client.query(nearestQuery(asked, numbersOf(choice.timetable)));
-      setProblem(sections ? null : 'No timetable holds that section.');
+      setProblem(sections ? null : 'No timetable has that section.');
       if (sections) accept(seenOf(placed(view.sections, sections)));
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'It could not be asked.');
+      setProblem(error instanceof Error ? error.message : 'That could not be looked for.');
     }
   };
 

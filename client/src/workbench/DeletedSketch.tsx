@@ -23,7 +23,7 @@ export function DeletedSketch({ term }: { term: string }) {
   if (!data) return null;
   const forget = () => client.setQueryData(deletedKey(term), null);
   const tell = (error: unknown) => {
-    const problem = error instanceof Error ? error.message : 'It could not be had back.';
+    const problem = error instanceof Error ? error.message : 'It could not be restored.';
     client.setQueryData<Deleted | null>(deletedKey(term), (now) =>
       now?.id === data.id ? { ...now, problem } : now,
     );

@@ -23,7 +23,7 @@ type Props = {
 
 const mostOffered = 6;
 
-/** There is no timetable: the smallest set of wishes that cannot live together, and the ways out. */
+/** There is no timetable: the smallest set of wishes that are not possible together, and the ways out. */
 export function NoneFound({
   ask,
   answer,
@@ -61,7 +61,7 @@ export function NoneFound({
       {why.isError && <p className="mt-1 text-mute">{why.error.message}</p>}
       {together.length > 0 && (
         <p className="mt-1 text-mute">
-          {together.length === 1 ? 'This cannot be had: ' : 'These cannot live together: '}
+          {together.length === 1 ? 'This is not possible: ' : 'These are not possible together: '}
           {together.map((path, i) => (
             <Fragment key={path}>
               {i > 0 && (i === together.length - 1 ? ' and ' : ', ')}

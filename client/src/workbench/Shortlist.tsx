@@ -53,7 +53,7 @@ export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) 
       )}
       {states.isError && (
         <p role="alert" className="mb-2 text-12 text-brick">
-          How they stand could not be asked: {states.error.message}{' '}
+          What became of them could not be looked up: {states.error.message}{' '}
           <Button look="quiet" onClick={() => void states.refetch()}>
             Try again
           </Button>

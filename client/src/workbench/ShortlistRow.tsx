@@ -151,7 +151,7 @@ function NearestButton({ sketch, numbers, desk, onShown }: NearestProps) {
   const sections = nearest.data?.sections;
   if (nearest.isError) return <span className="self-center text-12 text-mute">{nearest.error.message}</span>;
   if (!nearest.data) return null;
-  if (!sections) return <span className="self-center text-12 text-mute">No timetable holds at present.</span>;
+  if (!sections) return <span className="self-center text-12 text-mute">No timetable is possible now.</span>;
   return (
     <Button onClick={() => void desk.show(sections).then((shown) => shown && onShown())}>
       Show the nearest that holds{sayChanged(nearest.data.changed)}

@@ -60,7 +60,7 @@ export function WhatMatters({ weights, onWeigh, change, onSheet }: Props) {
           onChange={start}
           className="mr-auto"
         />
-        <IconButton label="Lay all out" onClick={onSheet}>
+        <IconButton label="Show all week shapes" onClick={onSheet}>
           <LayoutGrid size={15} aria-hidden="true" />
         </IconButton>
       </div>

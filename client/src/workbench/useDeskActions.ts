@@ -133,7 +133,7 @@ export function useDeskActions(options: Options): Action[] {
     { name: 'Show the shortlist', keys: 'Shift + S', on: ['shift+s'], run: options.shortlist.open },
     { name: 'Undo', keys: 'Ctrl + Z', run: edits.undo },
     { name: 'Redo', keys: 'Ctrl + Shift + Z', run: edits.redo },
-    { name: 'Lay all week shapes out', keys: 'A', on: ['a'], run: () => show('sheet') },
+    { name: 'Show all week shapes', keys: 'A', on: ['a'], run: () => show('sheet') },
     { name: 'What tells look-alikes apart', run: () => show('alikes') },
     { name: 'Take hours out', keys: 'B', on: ['b'], run: options.newBlock },
     {

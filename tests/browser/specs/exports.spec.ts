@@ -138,7 +138,7 @@ test('a calendar address follows the choice, is changed and withdrawn', async ({
   await page.getByRole('button', { name: 'Export' }).click();
   await page.getByRole('menuitem', { name: 'Calendar address…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Calendar address' });
-  await dialog.getByRole('button', { name: 'Give an address' }).click();
+  await dialog.getByRole('button', { name: 'Make an address' }).click();
   const field = dialog.getByRole('textbox', { name: 'Address' });
   await expect(field).toHaveValue(/\/calendars\/.{43}\.ics$/);
   await expectNoFaults(page);
@@ -146,7 +146,7 @@ test('a calendar address follows the choice, is changed and withdrawn', async ({
   const text = await (await request.get(address)).text();
   for (const number of numbers) expect(text).toContain(`X-REGISTRATION-NUMBER:${number}`);
 
-  await dialog.getByRole('button', { name: 'Give another' }).click();
+  await dialog.getByRole('button', { name: 'Make a new address' }).click();
   await expect(field).not.toHaveValue(address);
   expect((await request.get(address)).status()).toBe(404);
   const second = await field.inputValue();

@@ -13,7 +13,7 @@ test('the focus comes back to what opened a dialog, after every dialog', async (
     ['What to do', async () => desk.course('TID 210'), async () => page.keyboard.press('Control+k')],
     [
       'All week shapes',
-      async () => page.getByRole('button', { name: 'Lay all out' }),
+      async () => page.getByRole('button', { name: 'Show all week shapes' }),
       async () => page.keyboard.press('Enter'),
     ],
     ['Shortlist', async () => desk.shortlistButton, async () => page.keyboard.press('Enter')],

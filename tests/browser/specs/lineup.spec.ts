@@ -237,7 +237,7 @@ test('from the Workbench to a printed choice with its fallbacks', async ({ page,
   const lecture = rows.filter({ has: page.getByRole('button', { name: /^Pick another for LOG 118/ }) });
   await lecture.getByRole('button', { name: /^Pick another for/ }).click();
   await page.getByRole('menuitem').first().click();
-  await expect(lecture).toContainText(/Then .*LOG 118 lecture|No timetable holds that section/);
+  await expect(lecture).toContainText(/Then .*LOG 118 lecture|No timetable has that section/);
   await page.getByRole('button', { name: 'Add a second plan' }).click();
   await page.getByRole('menuitem').first().click();
   await expect(page.getByRole('region', { name: 'Second timetable' })).toContainText(/\d{5} TID 210/);

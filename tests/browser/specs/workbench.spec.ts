@@ -166,7 +166,7 @@ test('no timetable is said plainly, with the way back', async ({ page }) => {
   await expect(desk.classes.filter({ has: near }).first()).toBeVisible();
   await expect(desk.classes.filter({ hasNot: near })).toHaveCount(0);
   await expect(page.getByText(/cannot be taken even alone/)).toBeVisible();
-  await expect(page.getByText(/These cannot live together/)).toBeVisible();
+  await expect(page.getByText(/These are not possible together/)).toBeVisible();
   for (let step = 0; step < 4; step++) {
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await desk.saved();
