@@ -153,27 +153,19 @@ public sealed class CalendarReaderTests
         Assert.Equal("calendar", problem.Problems[0].Path);
     }
 
-    /// <summary>As many events as are taken, each of which repeats all too often or never comes true: the work on a file ends.</summary>
+    /// <summary>As many events as are taken, each since long before the term, or never: the work on a file ends.</summary>
     [Theory]
-    [InlineData("FREQ=DAILY")]
-    [InlineData("FREQ=WEEKLY;BYDAY=MO;BYSETPOS=5")]
-    [InlineData("FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31")]
-    public void A_file_that_takes_too_long_in_all_is_passed_over_from_there(string rule)
+    [InlineData("FREQ=DAILY", CalendarReader.MostEvents)]
+    [InlineData("FREQ=WEEKLY;BYDAY=MO;BYSETPOS=5", 0)]
+    [InlineData("FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31", 0)]
+    public void As_many_events_as_are_taken_are_worked_out(string rule, int found)
     {
         var findings = Read([
             .. Enumerable
                 .Range(0, CalendarReader.MostEvents)
                 .Select(i => $"UID:{i}\r\nDTSTART:19700101T080000\r\nDTEND:19700101T090000\r\nRRULE:{rule}"),
         ]);
-        Assert.Equal(CalendarReader.MostEvents, findings.Found.Count + findings.PassedOver.Count);
-        Assert.All(
-            findings.PassedOver,
-            one =>
-                Assert.Contains(
-                    one.Why,
-                    new[] { "The calendar takes too long to work out.", "Its rule does not come true." }
-                )
-        );
+        Assert.Equal((found, 0), (findings.Found.Count, findings.PassedOver.Count));
     }
 
     [Fact]

@@ -21,24 +21,23 @@ public static class CalendarReader
     /// <summary>The most events that are looked at.</summary>
     public const int MostEvents = 1_000;
 
-    /// <summary>The most times one event may take place before and in the term: every day of a hundred years.</summary>
-    private const int MostOccurrences = 36_600;
-
     /// <summary>How long all events of a file may take to be worked out; a calendar of ten full years takes a tenth.</summary>
     private static readonly TimeSpan LongestReading = TimeSpan.FromSeconds(2);
 
-    /// <summary>Rules may be written that never come true; after so many days, weeks, months or years they are given up.</summary>
-    private static readonly EvaluationOptions Bounded = new() { MaxUnmatchedIncrementsLimit = 1_000 };
-
     private const int LongestLabel = 80;
-    private const int EarliestYear = 1970;
 
     /// <summary>The hours that a calendar takes in a term.</summary>
     /// <param name="text">The file.</param>
     /// <param name="term">The term.</param>
     /// <param name="timeZone">The time zone of the campus, into which all hours are brought.</param>
+    /// <param name="cancellation">Stops between two events, or two times of one.</param>
     /// <exception cref="FormatProblemsException">It is no calendar, or too large.</exception>
-    public static CalendarFindings Read(string text, Term term, string timeZone)
+    public static CalendarFindings Read(
+        string text,
+        Term term,
+        string timeZone,
+        CancellationToken cancellation = default
+    )
     {
         var zone = TimeZones.Find(timeZone) ?? DateTimeZone.Utc;
         var events = Load(text);
@@ -47,26 +46,23 @@ public static class CalendarReader
         var started = Stopwatch.GetTimestamp();
         foreach (var one in events)
         {
+            cancellation.ThrowIfCancellationRequested();
             var label = LabelOf(one);
             try
             {
-                if (Refusal(one) is { } why)
+                if (EventBounds.Refusal(one, term) is { } why)
                     passedOver.Add(new(label, why));
                 else if (Stopwatch.GetElapsedTime(started) > LongestReading)
                     passedOver.Add(new(label, "The calendar takes too long to work out."));
-                else if (HoursOf(one, term, zone) is { } hours)
+                else if (HoursOf(one, term, zone, cancellation) is { } hours)
                     found.Add(hours);
             }
             catch (PassedOverException passed)
             {
                 passedOver.Add(new(label, passed.Message));
             }
-            catch (EvaluationLimitExceededException)
-            {
-                passedOver.Add(new(label, "Its rule does not come true."));
-            }
             // The library meets values that no calendar should have with exceptions of many kinds.
-            catch (Exception problem) when (problem is not OutOfMemoryException)
+            catch (Exception problem) when (problem is not (OutOfMemoryException or OperationCanceledException))
             {
                 passedOver.Add(new(label, "It could not be read."));
             }
@@ -100,41 +96,28 @@ public static class CalendarReader
             : throw Refused($"{events.Length} events", $"{MostEvents} at most");
     }
 
-    /// <summary>Why an event is not looked at, before anything of it is worked out; null where it is.</summary>
-    private static string? Refusal(CalendarEvent one)
+    private static CalendarHours? HoursOf(
+        CalendarEvent one,
+        Term term,
+        DateTimeZone zone,
+        CancellationToken cancellation
+    )
     {
-        if (one.Start is null)
-            return "It has no beginning.";
-        if (one.Start.Year < EarliestYear)
-            return $"It begins before {EarliestYear}.";
-        if (one.RecurrenceRule is not { } rule)
+        if (one.Start!.Date > term.End.AddDays(1))
             return null;
-        if (
-            rule.Frequency
-            is not (FrequencyType.Daily or FrequencyType.Weekly or FrequencyType.Monthly or FrequencyType.Yearly)
-        )
-            return "It repeats within a day.";
-        return rule.BySecond.Count + rule.ByMinute.Count + rule.ByHour.Count > 0
-            ? "It repeats at several hours of a day."
-            : null;
-    }
-
-    private static CalendarHours? HoursOf(CalendarEvent one, Term term, DateTimeZone zone)
-    {
+        EventBounds.Bring(one, term);
         var stretches = new List<(DateOnly Date, MinuteInterval Time)>();
+        var first = term.FirstMonday.ToDateTime(TimeOnly.MinValue);
         var last = term.End.AddDays(1).ToDateTime(TimeOnly.MinValue);
-        foreach (var (times, occurrence) in one.GetOccurrences(null, Bounded).Index())
+        foreach (var occurrence in InTerm(one, term))
         {
+            cancellation.ThrowIfCancellationRequested();
             var (start, end) = Local(one, occurrence.Period, zone);
             if (start >= last)
                 break;
-            if (times >= MostOccurrences)
-                throw new PassedOverException("It takes place too often before the term.");
             if (!one.IsAllDay && end - start > TimeSpan.FromDays(1))
                 throw new PassedOverException("It is longer than a day.");
-            stretches.AddRange(
-                DaysOf(start, end).Where(part => term.FirstMonday <= part.Date && part.Date <= term.End)
-            );
+            stretches.AddRange(DaysOf(Later(start, first), Earlier(end, last)));
         }
         if (stretches.Count == 0)
             return null;
@@ -178,6 +161,33 @@ public static class CalendarReader
                     .InZone(zone)
                     .ToDateTimeUnspecified();
     }
+
+    /// <summary>The times of an event until the end of a term, and maybe some after it.</summary>
+    private static IEnumerable<Occurrence> InTerm(CalendarEvent one, Term term)
+    {
+        using var occurrences = one.GetOccurrences(null, EventBounds.UntilEndOf(term, one)).GetEnumerator();
+        while (HasNext())
+            yield return occurrences.Current;
+
+        bool HasNext()
+        {
+            try
+            {
+                return occurrences.MoveNext();
+            }
+            catch (EvaluationLimitExceededException)
+            {
+                // The rule does not come true any more before the term ends; single dates behind it are not come to.
+                return one.RecurrenceDates.GetAllDates().Any()
+                    ? throw new PassedOverException("Its rule does not come true.")
+                    : false;
+            }
+        }
+    }
+
+    private static DateTime Later(DateTime one, DateTime other) => one > other ? one : other;
+
+    private static DateTime Earlier(DateTime one, DateTime other) => one < other ? one : other;
 
     /// <summary>A stretch of time day by day: what goes past midnight goes on on the next.</summary>
     private static IEnumerable<(DateOnly Date, MinuteInterval Time)> DaysOf(DateTime start, DateTime end)

@@ -25,13 +25,14 @@ internal static class CalendarHoursEndpoints
     private static Results<Ok<CalendarHoursRecord>, ProblemHttpResult> Read(
         string term,
         JsonElement body,
-        CurrentCatalogue catalogue
+        CurrentCatalogue catalogue,
+        CancellationToken cancellation
     )
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
             return Refusals.NoSuchTerm(term);
         var text = RequestBody.Text(body, "calendar", CalendarReader.LongestText);
-        var findings = CalendarReader.Read(text, snapshot.Term, catalogue.TimeZone);
+        var findings = CalendarReader.Read(text, snapshot.Term, catalogue.TimeZone, cancellation);
         return TypedResults.Ok(
             new CalendarHoursRecord(
                 [
