@@ -1,4 +1,3 @@
-using System.Text.Json;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Students;
@@ -57,56 +56,50 @@ internal static class AnswerEndpoints
         return endpoint;
     }
 
-    private static AnswerRecord Answer(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.Answer(RequestBody.Ask(body), cancellation);
+    private static AnswerRecord Answer(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+        room.Answer(body.Ask(), cancellation);
 
-    private static AnswerRecord AtOnce(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.AnswerAtOnce(RequestBody.Ask(body), cancellation);
+    private static AnswerRecord AtOnce(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+        room.AnswerAtOnce(body.Ask(), cancellation);
 
-    private static RankedPage WeekShapes(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
+    private static RankedPage WeekShapes(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
         room.WeekShapes(
-            RequestBody.Ask(body),
-            RequestBody.Whole(body, "first", 0, AnsweredAsk.MostListed),
-            RequestBody.Whole(body, "count", 1, LargestPage),
+            body.Ask(),
+            body.Whole("first", 0, AnsweredAsk.MostListed),
+            body.Whole("count", 1, LargestPage),
             cancellation
         );
 
-    private static RankedPage Spread(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.MostDifferent(RequestBody.Ask(body), RequestBody.Whole(body, "count", 1, LargestPage), cancellation);
+    private static RankedPage Spread(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+        room.MostDifferent(body.Ask(), body.Whole("count", 1, LargestPage), cancellation);
 
     private static Results<Ok<RankedPage>, ProblemHttpResult> LookAlikes(
-        JsonElement body,
+        RequestBody body,
         AnswerRoom room,
         CancellationToken cancellation
     ) =>
-        room.LookAlikes(
-            RequestBody.Ask(body),
-            RequestBody.Texts(body, "sections", MostSections),
-            LargestPage,
-            cancellation
-        )
-            is { } page
+        room.LookAlikes(body.Ask(), body.Texts("sections", MostSections), LargestPage, cancellation) is { } page
             ? TypedResults.Ok(page)
             : TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,
                 detail: "sections: they are no timetable of this ask."
             );
 
-    private static CostsRecord Costs(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.Costs(RequestBody.Ask(body), cancellation);
+    private static CostsRecord Costs(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+        room.Costs(body.Ask(), cancellation);
 
-    private static StandingsRecord Standings(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.Standings(RequestBody.Ask(body), cancellation);
+    private static StandingsRecord Standings(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+        room.Standings(body.Ask(), cancellation);
 
-    private static NearestWeekRecord NearestWeek(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.NearestWeek(RequestBody.Ask(body), cancellation);
+    private static NearestWeekRecord NearestWeek(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+        room.NearestWeek(body.Ask(), cancellation);
 
     private static Results<Ok<WhyRecord>, ProblemHttpResult> WhyNone(
-        JsonElement body,
+        RequestBody body,
         AnswerRoom room,
         CancellationToken cancellation
     ) =>
-        room.WhyNone(RequestBody.Ask(body), cancellation) is { } why
+        room.WhyNone(body.Ask(), cancellation) is { } why
             ? TypedResults.Ok(why)
             : TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,

@@ -1,4 +1,3 @@
-using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
 using HourGrid.Formats.Json;
@@ -24,27 +23,27 @@ internal static class HeldEndpoints
         answers.MapPost("/name", Name).WithName("ProposeName").ReadsBody(typeof(NameRequest)).ProducesProblems();
     }
 
-    private static PutByStatesRecord PutBy(JsonElement body, HeldRoom held, CancellationToken cancellation) =>
-        new(held.States(RequestBody.Ask(body), RequestBody.PutBy(body, "timetables"), cancellation));
+    private static PutByStatesRecord PutBy(RequestBody body, HeldRoom held, CancellationToken cancellation) =>
+        new(held.States(body.Ask(), body.PutBy("timetables"), cancellation));
 
-    private static Results<Ok<ComparisonRecord>, ProblemHttpResult> Compare(JsonElement body, HeldRoom held)
+    private static Results<Ok<ComparisonRecord>, ProblemHttpResult> Compare(RequestBody body, HeldRoom held)
     {
-        var timetables = RequestBody.PutBy(body, "timetables");
+        var timetables = body.PutBy("timetables");
         return timetables.Count is 0 or > TermPicks.MostInLineUp
             ? TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,
                 detail: $"timetables: found {timetables.Count}, expected 1 to {TermPicks.MostInLineUp}."
             )
-            : TypedResults.Ok(held.Compare(RequestBody.Ask(body), timetables));
+            : TypedResults.Ok(held.Compare(body.Ask(), timetables));
     }
 
     private static Results<Ok<SurvivalRecord>, ProblemHttpResult> Survival(
-        JsonElement body,
+        RequestBody body,
         HeldRoom held,
         CancellationToken cancellation
     )
     {
-        var ask = RequestBody.Ask(body);
+        var ask = body.Ask();
         return held.Survival(ask, Sections(body, held, ask), cancellation) is { } survival
             ? TypedResults.Ok(survival)
             : TypedResults.Problem(
@@ -53,24 +52,22 @@ internal static class HeldEndpoints
             );
     }
 
-    private static NearestRecord Nearest(JsonElement body, HeldRoom held, CancellationToken cancellation) =>
-        held.Nearest(RequestBody.Ask(body), RequestBody.Sections(body), cancellation);
+    private static NearestRecord Nearest(RequestBody body, HeldRoom held, CancellationToken cancellation) =>
+        held.Nearest(body.Ask(), body.Sections(), cancellation);
 
-    private static PlaceRecord Place(JsonElement body, AnswerRoom room, CancellationToken cancellation) =>
-        room.Place(RequestBody.Ask(body), RequestBody.Sections(body), cancellation);
+    private static PlaceRecord Place(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+        room.Place(body.Ask(), body.Sections(), cancellation);
 
-    private static NameRecord Name(JsonElement body, HeldRoom held, CancellationToken cancellation)
+    private static NameRecord Name(RequestBody body, HeldRoom held, CancellationToken cancellation)
     {
-        var ask = RequestBody.Ask(body);
-        return new(
-            held.Name(ask, Sections(body, held, ask), RequestBody.Texts(body, "taken", MostNames), cancellation)
-        );
+        var ask = body.Ask();
+        return new(held.Name(ask, Sections(body, held, ask), body.Texts("taken", MostNames), cancellation));
     }
 
     /// <summary>Sections of which the term has at least one.</summary>
-    private static IReadOnlySet<RegistrationNumber> Sections(JsonElement body, HeldRoom held, Core.Asking.Ask ask)
+    private static IReadOnlySet<RegistrationNumber> Sections(RequestBody body, HeldRoom held, Core.Asking.Ask ask)
     {
-        var sections = RequestBody.Sections(body);
+        var sections = body.Sections();
         return held.HasAny(ask, sections)
             ? sections
             : throw new FormatProblemsException([new("sections", "none of this term", "registration numbers of it")]);

@@ -5,6 +5,7 @@ using HourGrid.Core.PutBy;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Formats.PutBy;
+using Microsoft.Net.Http.Headers;
 
 namespace HourGrid.Server.Answers;
 
@@ -12,27 +13,49 @@ namespace HourGrid.Server.Answers;
 /// Reads the parts of a request that holds an ask. The ask goes through the reader of its file format, so that the
 /// API and the files take the same and refuse it with the same words.
 /// </summary>
-internal static class RequestBody
+internal sealed class RequestBody(JsonElement root)
 {
-    public static Ask Ask(JsonElement body) =>
-        AskJson.Read(Field(body, "ask", field => (JsonElement?)field, "an ask"), "ask").Value;
+    /// <summary>Reads the body of a request, once what it says of itself is what it has to be.</summary>
+    /// <exception cref="BadHttpRequestException">It is not sent as JSON in UTF-8, or is too large.</exception>
+    /// <exception cref="FormatProblemsException">It is no JSON.</exception>
+    public static async ValueTask<RequestBody> BindAsync(HttpContext http)
+    {
+        RequireJson(http.Request.ContentType);
+        using var bytes = new MemoryStream();
+        await http.Request.Body.CopyToAsync(bytes, http.RequestAborted);
+        return new(JsonText.Parse(bytes.GetBuffer().AsMemory(0, (int)bytes.Length)).RootElement);
+    }
 
-    public static IReadOnlyList<PutByTimetable> PutBy(JsonElement body, string name) =>
-        PutByJson
-            .Shortlist(Field(body, name, field => (JsonElement?)field, "a list of timetables put by"), name)
-            .Value;
+    private static void RequireJson(string? contentType)
+    {
+        if (!MediaTypeHeaderValue.TryParse(contentType, out var type) || !type.MatchesMediaType("application/json"))
+            throw Unsupported(
+                contentType is { Length: > 0 } other ? Shorten(other) : "no content type",
+                "application/json"
+            );
+        if (type.Charset.HasValue && !type.Charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase))
+            throw Unsupported(Shorten(type.Charset.ToString()), "JSON in UTF-8");
+    }
 
-    public static TermPicks Picks(JsonElement body, string name) =>
-        PutByJson.Picks(Field(body, name, field => (JsonElement?)field, "a line-up and a choice"), name).Value;
+    private static BadHttpRequestException Unsupported(string found, string expected) =>
+        new($"The body is sent as {found}; expected {expected}.", StatusCodes.Status415UnsupportedMediaType);
 
-    public static IReadOnlySet<RegistrationNumber> Sections(JsonElement body) =>
-        Texts(body, "sections", PutByTimetable.MostSections)
-            .Select(number => new RegistrationNumber(number))
-            .ToHashSet();
+    /// <summary>All of it, for a reader of a file format.</summary>
+    public JsonElement Root => root;
 
-    public static IReadOnlyList<string> Texts(JsonElement body, string name, int most) =>
+    public Ask Ask() => AskJson.Read(Field("ask", field => (JsonElement?)field, "an ask"), "ask").Value;
+
+    public IReadOnlyList<PutByTimetable> PutBy(string name) =>
+        PutByJson.Shortlist(Field(name, field => (JsonElement?)field, "a list of timetables put by"), name).Value;
+
+    public TermPicks Picks(string name) =>
+        PutByJson.Picks(Field(name, field => (JsonElement?)field, "a line-up and a choice"), name).Value;
+
+    public IReadOnlySet<RegistrationNumber> Sections() =>
+        Texts("sections", PutByTimetable.MostSections).Select(number => new RegistrationNumber(number)).ToHashSet();
+
+    public IReadOnlyList<string> Texts(string name, int most) =>
         Field(
-            body,
             name,
             field =>
                 field.ValueKind == JsonValueKind.Array
@@ -43,9 +66,8 @@ internal static class RequestBody
             $"a list of texts, {most} at most"
         );
 
-    public static int Whole(JsonElement body, string name, int least, int most) =>
+    public int Whole(string name, int least, int most) =>
         Field(
-            body,
             name,
             field =>
                 field.ValueKind == JsonValueKind.Number
@@ -57,9 +79,8 @@ internal static class RequestBody
             $"a whole number, {least} to {most}"
         );
 
-    public static string Text(JsonElement body, string name, int longest) =>
+    public string Text(string name, int longest) =>
         Field(
-            body,
             name,
             field =>
                 field.ValueKind == JsonValueKind.String && field.GetString() is { } text && text.Length <= longest
@@ -68,24 +89,23 @@ internal static class RequestBody
             $"text of {longest} characters at most"
         );
 
-    public static long Version(JsonElement body) =>
+    public long Version() =>
         Field(
-            body,
             "version",
             field =>
                 field.ValueKind == JsonValueKind.Number && field.TryGetInt64(out var version) ? version : (long?)null,
             "the version that was changed"
         );
 
-    public static T Field<T>(JsonElement body, string name, Func<JsonElement, T?> read, string expected)
+    public T Field<T>(string name, Func<JsonElement, T?> read, string expected)
         where T : struct =>
-        body.ValueKind == JsonValueKind.Object && body.TryGetProperty(name, out var field)
+        root.ValueKind == JsonValueKind.Object && root.TryGetProperty(name, out var field)
             ? read(field) ?? throw Refuse(name, field, expected)
             : throw Refuse(name, null, expected);
 
-    private static T Field<T>(JsonElement body, string name, Func<JsonElement, T?> read, string expected)
+    private T Field<T>(string name, Func<JsonElement, T?> read, string expected)
         where T : class =>
-        body.ValueKind == JsonValueKind.Object && body.TryGetProperty(name, out var field)
+        root.ValueKind == JsonValueKind.Object && root.TryGetProperty(name, out var field)
             ? read(field) ?? throw Refuse(name, field, expected)
             : throw Refuse(name, null, expected);
 

@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
@@ -31,11 +30,11 @@ internal static class FitEndpoints
             .ProducesProblems();
     }
 
-    private static FitsRecord Fits(JsonElement body, CurrentCatalogue catalogue, CancellationToken cancellation)
+    private static FitsRecord Fits(RequestBody body, CurrentCatalogue catalogue, CancellationToken cancellation)
     {
-        var ask = RequestBody.Ask(body);
+        var ask = body.Ask();
         var snapshot = catalogue.SnapshotOf(ask);
-        var courses = RequestBody.Texts(body, "courses", MostCourses);
+        var courses = body.Texts("courses", MostCourses);
         Problem.Check(snapshot, ask);
         for (var i = 0; i < courses.Count; i++)
             if (snapshot.Find(new CourseId(courses[i])) is null)
@@ -75,14 +74,14 @@ internal static class FitEndpoints
 
     /// <summary>In how many timetables each section of a course stands, with the course taken.</summary>
     private static CourseStandingRecord Standing(
-        JsonElement body,
+        RequestBody body,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
     {
-        var ask = RequestBody.Ask(body);
+        var ask = body.Ask();
         var snapshot = catalogue.SnapshotOf(ask);
-        var course = new CourseId(RequestBody.Texts(body, "courses", 1) is [var one] ? one : "");
+        var course = new CourseId(body.Texts("courses", 1) is [var one] ? one : "");
         var with = Core.Engine.Answers.Fits.Taking(ask, course);
         var standings = Standings.Of(
             Problem.Compile(snapshot, with, cancellation: cancellation),

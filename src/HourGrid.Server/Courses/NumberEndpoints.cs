@@ -1,4 +1,3 @@
-using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Server.Answers;
@@ -22,13 +21,13 @@ internal static class NumberEndpoints
 
     private static Results<Ok<NumbersRecord>, ProblemHttpResult> Read(
         string term,
-        JsonElement body,
+        RequestBody body,
         CurrentCatalogue catalogue
     )
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
             return Refusals.NoSuchTerm(term);
-        var text = RequestBody.Text(body, "text", LongestText);
+        var text = body.Text("text", LongestText);
         var others = catalogue
             .Terms.Where(other => other.Id != snapshot.Term.Id)
             .Select(other => catalogue.Find(other.Id)!);

@@ -1,4 +1,3 @@
-using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Calendars;
@@ -24,14 +23,14 @@ internal static class CalendarHoursEndpoints
 
     private static Results<Ok<CalendarHoursRecord>, ProblemHttpResult> Read(
         string term,
-        JsonElement body,
+        RequestBody body,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
             return Refusals.NoSuchTerm(term);
-        var text = RequestBody.Text(body, "calendar", CalendarReader.LongestText);
+        var text = body.Text("calendar", CalendarReader.LongestText);
         var findings = CalendarReader.Read(text, snapshot.Term, catalogue.TimeZone, cancellation);
         return TypedResults.Ok(
             new CalendarHoursRecord(

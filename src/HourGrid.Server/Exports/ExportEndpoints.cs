@@ -1,5 +1,4 @@
 using System.Text;
-using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.PutBy;
@@ -49,7 +48,7 @@ internal static class ExportEndpoints
             exports
                 .MapPost(
                     extension,
-                    (string term, JsonElement body, CurrentCatalogue catalogue, TimeProvider clock) =>
+                    (string term, RequestBody body, CurrentCatalogue catalogue, TimeProvider clock) =>
                         Give(
                             term,
                             body,
@@ -82,7 +81,7 @@ internal static class ExportEndpoints
     /// <summary>The file of the timetable in a request, or why there is none.</summary>
     public static Results<FileContentHttpResult, ProblemHttpResult> Give(
         string term,
-        JsonElement body,
+        RequestBody body,
         CurrentCatalogue catalogue,
         string type,
         string extension,
@@ -91,8 +90,8 @@ internal static class ExportEndpoints
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
             return Refusals.NoSuchTerm(term);
-        var name = RequestBody.Text(body, "name", PutByTimetable.LongestName);
-        var timetable = Timetable.Of(snapshot, RequestBody.Sections(body));
+        var name = body.Text("name", PutByTimetable.LongestName);
+        var timetable = Timetable.Of(snapshot, body.Sections());
         if (timetable.Sections.Count == 0)
             return TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,

@@ -23,7 +23,7 @@ internal static class PictureEndpoints
             exports
                 .MapPost(
                     extension,
-                    (string term, JsonElement body, CurrentCatalogue catalogue) =>
+                    (string term, RequestBody body, CurrentCatalogue catalogue) =>
                         ExportEndpoints.Give(
                             term,
                             body,
@@ -44,9 +44,8 @@ internal static class PictureEndpoints
                 .ProducesProblems();
     }
 
-    private static PictureTheme Theme(JsonElement body) =>
-        RequestBody.Field(
-            body,
+    private static PictureTheme Theme(RequestBody body) =>
+        body.Field(
             "theme",
             field =>
                 field.ValueKind != JsonValueKind.String ? null
@@ -56,10 +55,9 @@ internal static class PictureEndpoints
             "light or dark"
         );
 
-    private static Dictionary<CourseId, int> Colours(JsonElement body)
+    private static Dictionary<CourseId, int> Colours(RequestBody body)
     {
-        var colours = RequestBody.Field(
-            body,
+        var colours = body.Field(
             "colours",
             field =>
                 field.ValueKind == JsonValueKind.Object && field.GetPropertyCount() <= MostColours
@@ -67,9 +65,10 @@ internal static class PictureEndpoints
                     : (JsonElement?)null,
             $"an object of {MostColours} courses at most"
         );
+        var each = new RequestBody(colours);
         var byCourse = new Dictionary<CourseId, int>();
         foreach (var course in colours.EnumerateObject())
-            byCourse[new(course.Name)] = RequestBody.Whole(colours, course.Name, 1, WeekPicture.CourseColours);
+            byCourse[new(course.Name)] = each.Whole(course.Name, 1, WeekPicture.CourseColours);
         return byCourse;
     }
 }

@@ -7,7 +7,8 @@ namespace HourGrid.Server.Hosting;
 /// <summary>What every request passes: limits, compression, security headers, the client's files.</summary>
 internal static class HostingSetup
 {
-    private const int LargestBody = 1024 * 1024;
+    /// <summary>Bytes of the largest body that is read.</summary>
+    public const int LargestBody = 1024 * 1024;
 
     public static void AddHosting(this WebApplicationBuilder builder)
     {
@@ -55,8 +56,14 @@ internal static class HostingSetup
     public static void MapClient(this WebApplication app)
     {
         app.MapOpenApi("/api/openapi.json");
-        app.Map("/api/{**rest}", () => TypedResults.Problem(statusCode: StatusCodes.Status404NotFound))
-            .ExcludeFromDescription();
+        app.Use(
+            (context, next) =>
+            {
+                if (context.GetEndpoint() is null && IsPlace(context.Request))
+                    context.Request.Path = "/index.html";
+                return next(context);
+            }
+        );
         app.UseStaticFiles(
             new StaticFileOptions
             {
@@ -69,12 +76,11 @@ internal static class HostingSetup
                         : "no-cache",
             }
         );
-        app.MapFallbackToFile(
-            "index.html",
-            new StaticFileOptions
-            {
-                OnPrepareResponse = file => file.Context.Response.Headers.CacheControl = "no-cache",
-            }
-        );
     }
+
+    /// <summary>Whether it asks for one of the client's places, which are all in one page: no file, and not the API.</summary>
+    private static bool IsPlace(HttpRequest request) =>
+        (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
+        && !request.Path.StartsWithSegments("/api")
+        && !Path.HasExtension(request.Path);
 }

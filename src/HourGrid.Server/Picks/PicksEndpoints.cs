@@ -1,4 +1,3 @@
-using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.PutBy;
 using HourGrid.Server.Answers;
@@ -28,7 +27,7 @@ internal static class PicksEndpoints
             picks
                 .MapPost(
                     name,
-                    (string term, JsonElement body, PicksDesk desk, CancellationToken cancellation) =>
+                    (string term, RequestBody body, PicksDesk desk, CancellationToken cancellation) =>
                         StepAsync(term, direction, body, desk, cancellation)
                 )
                 .WithName(direction < 0 ? "UndoPicks" : "RedoPicks")
@@ -50,7 +49,7 @@ internal static class PicksEndpoints
 
     private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> SaveAsync(
         string term,
-        JsonElement body,
+        RequestBody body,
         PicksDesk desk,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
@@ -58,22 +57,17 @@ internal static class PicksEndpoints
     {
         if (catalogue.Find(new TermId(term)) is null)
             return Refusals.NoSuchTerm(term);
-        var change = await desk.SaveAsync(
-            new(term),
-            RequestBody.Version(body),
-            RequestBody.Picks(body, "picks"),
-            cancellation
-        );
+        var change = await desk.SaveAsync(new(term), body.Version(), body.Picks("picks"), cancellation);
         return Result(change);
     }
 
     private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> StepAsync(
         string term,
         int direction,
-        JsonElement body,
+        RequestBody body,
         PicksDesk desk,
         CancellationToken cancellation
-    ) => Result(await desk.StepAsync(new(term), RequestBody.Version(body), direction, cancellation));
+    ) => Result(await desk.StepAsync(new(term), body.Version(), direction, cancellation));
 
     private static Results<Ok<PicksRecord>, ProblemHttpResult> Result(PicksChange change) =>
         change.IsSaved

@@ -3,6 +3,7 @@ using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Json;
+using HourGrid.Server.Hosting;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
@@ -15,9 +16,28 @@ internal static class ProblemSetup
 {
     public static void AddProblems(this IServiceCollection services)
     {
-        services.AddProblemDetails();
+        services.AddProblemDetails(options =>
+            options.CustomizeProblemDetails = context =>
+                context.ProblemDetails.Detail ??= SentenceOf(context.ProblemDetails.Status)
+        );
         services.AddExceptionHandler<AskProblems>();
     }
+
+    /// <summary>What is said where nothing more is known than the status.</summary>
+    private static string SentenceOf(int? status) =>
+        status switch
+        {
+            StatusCodes.Status400BadRequest => "The request cannot be read.",
+            StatusCodes.Status401Unauthorized => "This browser is not known; a visit makes it known.",
+            StatusCodes.Status403Forbidden => "This is not allowed.",
+            StatusCodes.Status404NotFound => "There is nothing at this address.",
+            StatusCodes.Status405MethodNotAllowed => "This address does not take such a request.",
+            StatusCodes.Status413PayloadTooLarge => "The request is larger than what is read.",
+            StatusCodes.Status415UnsupportedMediaType => "The body is sent in a form that is not read here.",
+            StatusCodes.Status429TooManyRequests => "Too many requests came at once. Try again in a moment.",
+            >= StatusCodes.Status500InternalServerError => "Something went wrong in Hour Grid. Nothing was changed.",
+            _ => "The request was not answered.",
+        };
 }
 
 /// <summary>Problems with what was asked: each names its place, what was found and what was expected.</summary>
@@ -74,6 +94,12 @@ internal sealed class AskProblems(IProblemDetailsService problems) : IExceptionH
                 Status = StatusCodes.Status422UnprocessableEntity,
                 Title = "This is too large to answer.",
                 Detail = tooLarge.Message,
+            },
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new()
+            {
+                Status = StatusCodes.Status413PayloadTooLarge,
+                Title = "The request is too large.",
+                Detail = $"The body is larger than {HostingSetup.LargestBody} bytes; no more are read.",
             },
             BadHttpRequestException bad => new()
             {

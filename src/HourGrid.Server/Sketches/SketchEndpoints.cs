@@ -1,4 +1,3 @@
-using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
@@ -52,7 +51,7 @@ internal static class SketchEndpoints
             sketches
                 .MapPost(
                     $"/{{id:guid}}/{name}",
-                    (Guid id, JsonElement body, SketchDesk desk, AnswerRoom room, CancellationToken cancellation) =>
+                    (Guid id, RequestBody body, SketchDesk desk, AnswerRoom room, CancellationToken cancellation) =>
                         StepAsync(id, direction, body, desk, room, cancellation)
                 )
                 .WithName(direction < 0 ? "UndoSketch" : "RedoSketch")
@@ -82,11 +81,11 @@ internal static class SketchEndpoints
     /// <summary>A new sketch of a name that asks what it is given: nothing yet, or what another one asks.</summary>
     private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> NewAsync(
         string term,
-        JsonElement body,
+        RequestBody body,
         SketchShelf shelf,
         AnswerRoom room,
         CancellationToken cancellation
-    ) => await AddAsync(term, Content(body, RequestBody.Ask(body)), shelf, room, cancellation);
+    ) => await AddAsync(term, Content(body, body.Ask()), shelf, room, cancellation);
 
     /// <summary>A new sketch, once it can be answered and there is room for it.</summary>
     public static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> AddAsync(
@@ -105,12 +104,12 @@ internal static class SketchEndpoints
 
     private static async Task<Results<Ok<SketchesRecord>, ProblemHttpResult>> OrderAsync(
         string term,
-        JsonElement body,
+        RequestBody body,
         SketchShelf shelf,
         CancellationToken cancellation
     )
     {
-        var ids = RequestBody.Texts(body, "ids", SketchShelf.MostOfTerm);
+        var ids = body.Texts("ids", SketchShelf.MostOfTerm);
         if (ids.FirstOrDefault(id => !Guid.TryParse(id, out _)) is { } wrong)
             return TypedResults.Problem(
                 statusCode: StatusCodes.Status400BadRequest,
@@ -138,12 +137,11 @@ internal static class SketchEndpoints
         CancellationToken cancellation
     ) => await shelf.DeleteAsync(id, cancellation) ? TypedResults.NoContent() : NoSuchSketch();
 
-    private static SketchContent Content(JsonElement body, Ask ask) =>
-        new(Name(body), ask, RequestBody.PutBy(body, "shortlist"));
+    private static SketchContent Content(RequestBody body, Ask ask) => new(Name(body), ask, body.PutBy("shortlist"));
 
-    private static string Name(JsonElement body)
+    private static string Name(RequestBody body)
     {
-        var name = RequestBody.Text(body, "name", SketchContent.LongestName).Trim();
+        var name = body.Text("name", SketchContent.LongestName).Trim();
         return name.Length > 0
             ? name
             : throw new FormatProblemsException([new("name", "nothing", "a name for the sketch")]);
@@ -167,38 +165,38 @@ internal static class SketchEndpoints
     /// <summary>Saves the name, the whole ask and the shortlist, and answers it. An ask that cannot be answered is not saved.</summary>
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> SaveAsync(
         Guid id,
-        JsonElement body,
+        RequestBody body,
         SketchDesk desk,
         AnswerRoom room,
         CancellationToken cancellation
     )
     {
-        var ask = RequestBody.Ask(body);
+        var ask = body.Ask();
         room.Check(ask);
-        var change = await desk.SaveAsync(id, RequestBody.Version(body), Content(body, ask), cancellation);
+        var change = await desk.SaveAsync(id, body.Version(), Content(body, ask), cancellation);
         return Result(change, room, cancellation);
     }
 
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> StepAsync(
         Guid id,
         int direction,
-        JsonElement body,
+        RequestBody body,
         SketchDesk desk,
         AnswerRoom room,
         CancellationToken cancellation
     )
     {
-        var change = await desk.StepAsync(id, RequestBody.Version(body), direction, cancellation);
+        var change = await desk.StepAsync(id, body.Version(), direction, cancellation);
         return Result(change, room, cancellation);
     }
 
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> ReadChangesAsync(
         Guid id,
-        JsonElement body,
+        RequestBody body,
         SketchDesk desk,
         AnswerRoom room,
         CancellationToken cancellation
-    ) => Result(await desk.ReadChangesAsync(id, RequestBody.Version(body), cancellation), room, cancellation);
+    ) => Result(await desk.ReadChangesAsync(id, body.Version(), cancellation), room, cancellation);
 
     private static Results<Ok<SavedSketchRecord>, ProblemHttpResult> Result(
         SketchChange change,

@@ -1,4 +1,3 @@
-using System.Text.Json;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Sketches;
 using HourGrid.Server.Answers;
@@ -44,11 +43,11 @@ internal static class SketchFileEndpoints
 
     private static Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenAsync(
         string term,
-        JsonElement body,
+        RequestBody body,
         SketchShelf shelf,
         AnswerRoom room,
         CancellationToken cancellation
-    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body).Value, shelf, room, cancellation);
+    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body.Root).Value, shelf, room, cancellation);
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> GiveAsync(
         Guid id,

@@ -3,7 +3,6 @@ using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
-using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Students;
 
@@ -21,6 +20,7 @@ internal static class StudentSetup
                 cookie.Cookie.SameSite = SameSiteMode.Lax;
                 cookie.ExpireTimeSpan = TimeSpan.FromDays(400);
                 cookie.SlidingExpiration = true;
+                cookie.Events.OnValidatePrincipal = RejectUnknownAsync;
                 cookie.Events.OnRedirectToLogin = context =>
                 {
                     context.Response.StatusCode = StatusCodes.Status401Unauthorized;
@@ -30,6 +30,7 @@ internal static class StudentSetup
         services.AddAuthorization();
         services.AddRateLimiter(RequestLimits.Configure);
         services.AddHttpContextAccessor();
+        services.AddSingleton<KnownStudents>();
         services.AddScoped<CurrentStudent>();
     }
 
@@ -43,21 +44,32 @@ internal static class StudentSetup
     public static void MapStudents(this IEndpointRouteBuilder api) =>
         api.MapPost("/visit", VisitAsync).WithName("Visit").LimitNewStudents();
 
+    private static async Task RejectUnknownAsync(CookieValidatePrincipalContext context)
+    {
+        var services = context.HttpContext.RequestServices;
+        if (
+            CurrentStudent.IdOf(context.Principal!) is not { } id
+            || !await services
+                .GetRequiredService<KnownStudents>()
+                .AreAsync(id, services.GetRequiredService<HourGridContext>(), context.HttpContext.RequestAborted)
+        )
+            context.RejectPrincipal();
+    }
+
     /// <summary>Called once by each page: knows the browser again, or makes it a new student.</summary>
     private static async Task<VisitRecord> VisitAsync(
         HttpContext http,
         HourGridContext database,
+        KnownStudents known,
         CancellationToken cancellation
     )
     {
-        if (
-            CurrentStudent.IdOf(http.User) is { } known
-            && await database.Students.AnyAsync(student => student.Id == known, cancellation)
-        )
+        if (CurrentStudent.IdOf(http.User) is not null)
             return new(IsNew: false);
         var student = new StudentRow { Id = Guid.NewGuid(), CreatedUtc = DateTime.UtcNow };
         database.Students.Add(student);
         await database.SaveChangesAsync(cancellation);
+        known.Remember(student.Id);
         await http.SignInAsync(
             CurrentStudent.PrincipalOf(student.Id),
             new AuthenticationProperties { IsPersistent = true }
