@@ -27,6 +27,7 @@ public static class DatabaseFile
     /// <summary>Creates the file or migrates it. Only one process may do so at a time; see the data folder's lock.</summary>
     public static async Task PrepareAsync(string path, CancellationToken cancellation = default)
     {
+        KeepPrivate(path);
         var (newest, isInterrupted) = StateOf(path);
         // Finding that there is nothing to migrate takes the migrator a second or two.
         if (newest == NewestMigration)
@@ -37,6 +38,24 @@ public static class DatabaseFile
             await database.Database.ExecuteSqlRawAsync("DELETE FROM __EFMigrationsLock;", cancellation);
         await database.Database.MigrateAsync(cancellation);
         await database.Database.ExecuteSqlRawAsync("PRAGMA journal_mode = WAL;", cancellation);
+    }
+
+    /// <summary>Lets its owner alone read the file; the files that SQLite puts beside it take over who may.</summary>
+    private static void KeepPrivate(string path)
+    {
+        const UnixFileMode owner = UnixFileMode.UserRead | UnixFileMode.UserWrite;
+        if (!File.Exists(path))
+            new FileStream(
+                path,
+                new FileStreamOptions
+                {
+                    Mode = FileMode.CreateNew,
+                    Access = FileAccess.Write,
+                    UnixCreateMode = owner,
+                }
+            ).Dispose();
+        else if (File.GetUnixFileMode(path) != owner)
+            File.SetUnixFileMode(path, owner);
     }
 
     /// <summary>How the file is connected to.</summary>

@@ -93,6 +93,14 @@ public sealed class CalendarReaderTests
     }
 
     [Fact]
+    public void A_mark_of_byte_order_is_no_fault() =>
+        Assert.Single(
+            CalendarReader
+                .Read("\uFEFF" + File("UID:1\r\nDTSTART:20270112T080000\r\nDTEND:20270112T090000"), Term, Halifax)
+                .Found
+        );
+
+    [Fact]
     public void A_name_is_one_line_and_no_longer_than_a_label()
     {
         var found = Read(

@@ -11,15 +11,23 @@ namespace HourGrid.Server.Tests;
 /// <summary>The real server on a real SQLite file in a folder of its own, with the sample world.</summary>
 public sealed class RunningServer : IDisposable
 {
+    private readonly string catalogue;
     private readonly DirectoryInfo folder;
     private readonly ConcurrentDictionary<HttpClient, CookieContainer> jars = [];
     private WebApplicationFactory<Program> host;
 
     public RunningServer()
+        : this(TestPaths.Repository("demo", "saltmere.catalogue.json")) { }
+
+    private RunningServer(string catalogue)
     {
+        this.catalogue = catalogue;
         folder = Directory.CreateTempSubdirectory("hour-grid-test-");
         host = Start();
     }
+
+    /// <summary>The same with another catalogue.</summary>
+    public static RunningServer With(string catalogue) => new(catalogue);
 
     public string DataFolder => folder.FullName;
 
@@ -61,7 +69,7 @@ public sealed class RunningServer : IDisposable
         {
             web.UseSetting("Logging:LogLevel:Default", "Warning");
             web.UseSetting("DataFolder", folder.FullName);
-            web.UseSetting("FirstCatalogue", TestPaths.Repository("demo", "saltmere.catalogue.json"));
+            web.UseSetting("FirstCatalogue", catalogue);
         });
 }
 

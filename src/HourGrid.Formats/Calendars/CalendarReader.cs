@@ -74,10 +74,8 @@ public static class CalendarReader
     {
         if (text.Length > LongestText)
             throw Refused($"a file of {text.Length} characters", $"{LongestText} at most");
-        if (
-            !text.TrimStart('\uFEFF', ' ', '\r', '\n', '\t')
-                .StartsWith("BEGIN:VCALENDAR", StringComparison.OrdinalIgnoreCase)
-        )
+        text = text.TrimStart('\uFEFF', ' ', '\r', '\n', '\t');
+        if (!text.StartsWith("BEGIN:VCALENDAR", StringComparison.OrdinalIgnoreCase))
             throw Refused("text that is no calendar", "a file that begins with BEGIN:VCALENDAR");
         CalendarEvent[] events;
         try

@@ -45,10 +45,13 @@ internal static class CourseEndpoints
     {
         if (catalogue.Find(new TermId(term)) is not { } snapshot)
             return Refusals.NoSuchTerm(term);
-        return RecordOf(catalogue, snapshot.Term.Id, new CourseId(course)) is { } record
+        return RecordOf(catalogue, snapshot.Term.Id, IdIn(course)) is { } record
             ? TypedResults.Ok(record)
             : NoSuchCourse(course, snapshot);
     }
+
+    /// <summary>The id in an address, in which a slash stays written as %2F.</summary>
+    public static CourseId IdIn(string course) => new(course.Replace("%2F", "/", StringComparison.OrdinalIgnoreCase));
 
     /// <summary>A course of a term with the age of its seats; null where there is none.</summary>
     public static CourseRecord? RecordOf(CurrentCatalogue catalogue, TermId term, CourseId course) =>

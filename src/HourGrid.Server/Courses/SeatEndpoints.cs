@@ -31,7 +31,7 @@ internal static class SeatEndpoints
         CancellationToken cancellation
     )
     {
-        var (termId, courseId) = (new TermId(term), new CourseId(course));
+        var (termId, courseId) = (new TermId(term), CourseEndpoints.IdIn(course));
         if (catalogue.Find(termId) is not { } snapshot)
             return Refusals.NoSuchTerm(term);
         if (snapshot.Find(courseId) is not { } offered)

@@ -26,7 +26,9 @@ internal static class DataFolder
         builder.Services.AddDbContext<HourGridContext>(options => DatabaseFile.Use(options, path));
         if (IsDescribingOnly)
             return;
+        const UnixFileMode owner = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute;
         var keys = Directory.CreateDirectory(Path.Combine(folder, "keys"));
+        keys.UnixFileMode = owner;
         builder.Services.AddDataProtection().SetApplicationName("HourGrid").PersistKeysToFileSystem(keys);
         var held = new DataFolderLock(folder);
         builder.Services.AddSingleton(_ => held);

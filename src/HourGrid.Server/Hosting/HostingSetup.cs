@@ -1,5 +1,7 @@
+using System.Net;
 using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.Http.Json;
+using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
 
 namespace HourGrid.Server.Hosting;
@@ -17,6 +19,9 @@ internal static class HostingSetup
             kestrel.Limits.MaxRequestBodySize = LargestBody;
             kestrel.AddServerHeader = false;
         });
+        builder.Services.Configure<ForwardedHeadersOptions>(forwarded =>
+            TrustProxies(forwarded, builder.Configuration)
+        );
         builder.Services.AddOpenApi(options => options.DescribeBodies());
         builder.Services.AddResponseCompression(compression =>
         {
@@ -33,24 +38,50 @@ internal static class HostingSetup
 
     public static void UseHosting(this WebApplication app)
     {
-        app.UseExceptionHandler();
-        app.UseStatusCodePages();
-        app.UseResponseCompression();
+        app.UseForwardedHeaders();
         app.Use(
             (context, next) =>
             {
-                var headers = context.Response.Headers;
-                headers.ContentSecurityPolicy =
-                    "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
-                    + "object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
-                headers.XContentTypeOptions = "nosniff";
-                headers["Referrer-Policy"] = "same-origin";
-                headers["Cross-Origin-Opener-Policy"] = "same-origin";
-                if (context.Request.Path.StartsWithSegments("/api"))
-                    headers.CacheControl = "no-store";
+                // When the answer begins: what is told of a failure begins anew, without the headers set before it.
+                context.Response.OnStarting(() => SetHeaders(context));
                 return next(context);
             }
         );
+        app.UseHsts();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseResponseCompression();
+    }
+
+    private static Task SetHeaders(HttpContext context)
+    {
+        var headers = context.Response.Headers;
+        headers.ContentSecurityPolicy =
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
+            + "object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+        headers.XContentTypeOptions = "nosniff";
+        headers["Referrer-Policy"] = "same-origin";
+        headers["Cross-Origin-Opener-Policy"] = "same-origin";
+        if (IsPersonal(context.Request.Path))
+            headers.CacheControl = "no-store";
+        return Task.CompletedTask;
+    }
+
+    /// <summary>What is one student's, or hides behind an address that only the student knows.</summary>
+    private static bool IsPersonal(PathString path) =>
+        path.StartsWithSegments("/api") || path.StartsWithSegments("/calendars");
+
+    /// <summary>Addresses of proxies whose word is taken for where a request came from and how; none unless configured.</summary>
+    private static void TrustProxies(ForwardedHeadersOptions forwarded, ConfigurationManager configuration)
+    {
+        forwarded.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
+        forwarded.KnownProxies.Clear();
+        forwarded.KnownIPNetworks.Clear();
+        foreach (var proxy in configuration.GetSection("Proxies").Get<string[]>() ?? [])
+            if (System.Net.IPNetwork.TryParse(proxy, out var network))
+                forwarded.KnownIPNetworks.Add(network);
+            else
+                forwarded.KnownProxies.Add(IPAddress.Parse(proxy));
     }
 
     public static void MapClient(this WebApplication app)
