@@ -21,6 +21,7 @@ builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
 builder.Services.AddSingleton<AnswerRoom>();
 builder.Services.AddSingleton<HeldRoom>();
 builder.Services.AddSingleton<WarmUp>();
+builder.Services.AddSingleton<CalendarLimits>();
 builder.Services.AddScoped<SketchRows>();
 builder.Services.AddScoped<SketchShelf>();
 builder.Services.AddScoped<SketchDesk>();

@@ -12,6 +12,7 @@ namespace HourGrid.Server.Tests;
 public sealed class RunningServer : IDisposable
 {
     private readonly string catalogue;
+    private readonly string? proxy;
     private readonly DirectoryInfo folder;
     private readonly ConcurrentDictionary<HttpClient, CookieContainer> jars = [];
     private WebApplicationFactory<Program> host;
@@ -19,9 +20,10 @@ public sealed class RunningServer : IDisposable
     public RunningServer()
         : this(TestPaths.Repository("demo", "saltmere.catalogue.json")) { }
 
-    private RunningServer(string catalogue)
+    private RunningServer(string catalogue, string? proxy = null)
     {
         this.catalogue = catalogue;
+        this.proxy = proxy;
         folder = Directory.CreateTempSubdirectory("hour-grid-test-");
         host = Start();
     }
@@ -29,10 +31,17 @@ public sealed class RunningServer : IDisposable
     /// <summary>The same with another catalogue.</summary>
     public static RunningServer With(string catalogue) => new(catalogue);
 
+    /// <summary>The same behind a proxy, whose word is taken for where requests come from.</summary>
+    public static RunningServer BehindProxy() =>
+        new(TestPaths.Repository("demo", "saltmere.catalogue.json"), proxy: "127.0.0.1");
+
     public string DataFolder => folder.FullName;
 
     /// <summary>A browser of its own: it keeps its cookies.</summary>
     public HttpClient Browser() => Browser(new CookieContainer());
+
+    /// <summary>A program that keeps no cookies.</summary>
+    public HttpClient Stranger() => host.CreateDefaultClient();
 
     /// <summary>A browser that has visited, and so is a student.</summary>
     public async Task<HttpClient> StudentAsync()
@@ -70,6 +79,8 @@ public sealed class RunningServer : IDisposable
             web.UseSetting("Logging:LogLevel:Default", "Warning");
             web.UseSetting("DataFolder", folder.FullName);
             web.UseSetting("FirstCatalogue", catalogue);
+            if (proxy is not null)
+                web.UseSetting("Proxies:0", proxy);
         });
 }
 

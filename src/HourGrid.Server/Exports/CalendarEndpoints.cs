@@ -32,7 +32,7 @@ internal static class CalendarEndpoints
 
     /// <summary>Calendar programs come without a visit.</summary>
     public static void MapCalendars(this IEndpointRouteBuilder app) =>
-        app.MapGet("/calendars/{token:length(43)}.ics", ReadAsync).LimitCalendars().ExcludeFromDescription();
+        app.MapGet("/calendars/{token:length(43)}.ics", ReadAsync).ExcludeFromDescription();
 
     private static async Task<CalendarAddressRecord> FindAsync(
         string term,
@@ -86,8 +86,10 @@ internal static class CalendarEndpoints
         return TypedResults.NoContent();
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ReadAsync(
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult, EmptyHttpResult>> ReadAsync(
         string token,
+        HttpContext http,
+        CalendarLimits limits,
         HourGridContext database,
         CurrentCatalogue catalogue,
         TimeProvider clock,
@@ -97,6 +99,12 @@ internal static class CalendarEndpoints
         var address = await database
             .CalendarAddresses.AsNoTracking()
             .SingleOrDefaultAsync(row => row.Token == token, cancellation);
+        using var lease = address is null ? limits.MadeUp(http) : limits.Read(token);
+        if (!lease.IsAcquired)
+        {
+            await RequestLimits.RefuseAsync(http, lease);
+            return TypedResults.Empty;
+        }
         if (address is null || catalogue.Find(new TermId(address.TermId)) is not { } snapshot)
             return TypedResults.Problem(
                 statusCode: StatusCodes.Status404NotFound,

@@ -74,10 +74,15 @@ internal static class HostingSetup
     /// <summary>Addresses of proxies whose word is taken for where a request came from and how; none unless configured.</summary>
     private static void TrustProxies(ForwardedHeadersOptions forwarded, ConfigurationManager configuration)
     {
-        forwarded.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
+        // With none known, the framework would take everybody's word.
+        var proxies = configuration.GetSection("Proxies").Get<string[]>() ?? [];
+        forwarded.ForwardedHeaders =
+            proxies.Length == 0
+                ? ForwardedHeaders.None
+                : ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
         forwarded.KnownProxies.Clear();
         forwarded.KnownIPNetworks.Clear();
-        foreach (var proxy in configuration.GetSection("Proxies").Get<string[]>() ?? [])
+        foreach (var proxy in proxies)
             if (System.Net.IPNetwork.TryParse(proxy, out var network))
                 forwarded.KnownIPNetworks.Add(network);
             else

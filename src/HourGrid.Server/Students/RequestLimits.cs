@@ -1,42 +1,41 @@
+using System.Globalization;
+using System.Net;
+using System.Net.Sockets;
 using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.RateLimiting;
 
 namespace HourGrid.Server.Students;
 
-/// <summary>How much one student, and all newcomers together, may ask at once.</summary>
+/// <summary>
+/// How much one student, or one address from which no student is known, may ask. Nobody is refused for what others ask.
+/// </summary>
 internal static class RequestLimits
 {
-    private const string NewStudents = "new students";
+    private const string Visits = "visits";
     private const string Answers = "answers";
-    private const string Calendars = "calendars";
 
-    private const int NewStudentsPerMinute = 300;
+    /// <summary>A page visits once; who comes back is known by the cookie.</summary>
+    private const int VisitsOfStudent = 60;
 
-    /// <summary>Calendar programs of all students; many times more than they come by themselves.</summary>
-    private const int CalendarsPerMinute = 600;
+    /// <summary>A lecture hall of newcomers behind one address.</summary>
+    private const int NewcomersOfAddress = 300;
 
     /// <summary>A window has a draft, a save and a few pages under way; the rest waits its turn.</summary>
     private const int AnswersAtOnce = 8;
     private const int AnswersWaiting = 64;
 
+    private static readonly TimeSpan Window = TimeSpan.FromMinutes(1);
+
     public static void Configure(RateLimiterOptions limits)
     {
         limits.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-        limits.AddFixedWindowLimiter(
-            NewStudents,
-            window =>
-            {
-                window.PermitLimit = NewStudentsPerMinute;
-                window.Window = TimeSpan.FromMinutes(1);
-            }
-        );
-        limits.AddFixedWindowLimiter(
-            Calendars,
-            window =>
-            {
-                window.PermitLimit = CalendarsPerMinute;
-                window.Window = TimeSpan.FromMinutes(1);
-            }
+        limits.OnRejected = (rejected, _) => new(RefuseAsync(rejected.HttpContext, rejected.Lease));
+        limits.AddPolicy(
+            Visits,
+            http =>
+                CurrentStudent.IdOf(http.User) is { } student
+                    ? PerMinute($"{student}", VisitsOfStudent)
+                    : PerMinute(AddressOf(http), NewcomersOfAddress)
         );
         limits.AddPolicy(
             Answers,
@@ -48,12 +47,47 @@ internal static class RequestLimits
         );
     }
 
-    public static T LimitNewStudents<T>(this T endpoint)
-        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(NewStudents);
-
-    public static T LimitCalendars<T>(this T endpoint)
-        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Calendars);
+    public static T LimitVisits<T>(this T endpoint)
+        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Visits);
 
     public static T LimitAnswers<T>(this T endpoint)
         where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Answers);
+
+    /// <summary>So many in a minute, under a key of their own.</summary>
+    public static RateLimitPartition<string> PerMinute(string key, int most) =>
+        RateLimitPartition.GetFixedWindowLimiter(key, _ => new() { PermitLimit = most, Window = Window });
+
+    /// <summary>Where a request comes from. An address of version 6 is one of many that its holder has: the network counts.</summary>
+    public static string AddressOf(HttpContext http) =>
+        http.Connection.RemoteIpAddress switch
+        {
+            null => "",
+            { IsIPv4MappedToIPv6: true } mapped => $"{mapped.MapToIPv4()}",
+            { AddressFamily: AddressFamily.InterNetworkV6 } address =>
+                $"{new IPAddress([.. address.GetAddressBytes()[..8], .. new byte[8]])}",
+            { } address => $"{address}",
+        };
+
+    /// <summary>Tells the sender to come again, and when.</summary>
+    public static async Task RefuseAsync(HttpContext http, RateLimitLease lease)
+    {
+        var wait = lease.TryGetMetadata(MetadataName.RetryAfter, out var known) ? known : TimeSpan.FromSeconds(1);
+        var seconds = Math.Max(1, (int)Math.Ceiling(wait.TotalSeconds));
+        http.Response.StatusCode = StatusCodes.Status429TooManyRequests;
+        http.Response.Headers.RetryAfter = seconds.ToString(CultureInfo.InvariantCulture);
+        await http
+            .RequestServices.GetRequiredService<IProblemDetailsService>()
+            .WriteAsync(
+                new()
+                {
+                    HttpContext = http,
+                    ProblemDetails =
+                    {
+                        Status = StatusCodes.Status429TooManyRequests,
+                        Detail =
+                            $"Too many requests came from here. Try again in {(seconds == 1 ? "a second" : $"{seconds} seconds")}.",
+                    },
+                }
+            );
+    }
 }

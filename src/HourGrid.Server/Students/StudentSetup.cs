@@ -42,7 +42,7 @@ internal static class StudentSetup
     }
 
     public static void MapStudents(this IEndpointRouteBuilder api) =>
-        api.MapPost("/visit", VisitAsync).WithName("Visit").LimitNewStudents();
+        api.MapPost("/visit", VisitAsync).WithName("Visit").LimitVisits();
 
     private static async Task RejectUnknownAsync(CookieValidatePrincipalContext context)
     {
