@@ -27,12 +27,19 @@ internal static class CatalogueCommands
         Required = true,
     };
 
+    private static readonly Option<bool> Remove = new("--remove")
+    {
+        Description =
+            "Takes away what the file does not have, also where it is more than a tenth of a term's sections.",
+    };
+
     public static Command Import()
     {
         var command = new Command("import", "Imports a catalogue, all of it or nothing, and says what changed.")
         {
             From,
             Data,
+            Remove,
         };
         command.SetAction(ImportAsync);
         return command;
@@ -59,17 +66,32 @@ internal static class CatalogueCommands
             var reading = isCsv ? null : ReadAsync(CatalogueJson.Read);
             await using var database = await opening;
             var catalogue = await (reading ?? ReadAsync(await OverKeptAsync(database, cancellation)));
-            var changes = await CatalogueImport.ImportAsync(database, catalogue, DateTime.UtcNow, cancellation);
-            await Console.Out.WriteAsync(Say(catalogue, changes));
+            var changes = await CatalogueImport.ImportAsync(
+                database,
+                catalogue,
+                DateTime.UtcNow,
+                parsed.GetValue(Remove),
+                cancellation
+            );
+            await Console.Out.WriteAsync(Plain(Say(catalogue, changes)));
             return 0;
 
             Task<UniversityCatalogue> ReadAsync(Func<ReadOnlyMemory<byte>, Reading<UniversityCatalogue>> read) =>
                 InputFile.ReadAsync("import", file, read, cancellation);
         }
+        catch (RemovalRefusedException refused)
+        {
+            foreach (var removal in refused.Removals)
+                await Console.Error.WriteLineAsync(Plain($"hg import: {Say(removal)}"));
+            await Console.Error.WriteLineAsync(
+                "hg import: nothing was changed. If the file is whole and this is meant, say so with --remove."
+            );
+            return InputFile.WrongInput;
+        }
         catch (FormatProblemsException refused)
         {
             foreach (var problem in refused.Problems)
-                await Console.Error.WriteLineAsync($"hg import: {problem}");
+                await Console.Error.WriteLineAsync(Plain($"hg import: {problem}"));
             await Console.Error.WriteLineAsync("hg import: nothing was changed.");
             return InputFile.WrongInput;
         }
@@ -146,6 +168,17 @@ internal static class CatalogueCommands
             CultureInfo.InvariantCulture,
             $"{catalogue.Courses.Count} courses, {catalogue.Courses.Sum(course => course.Sections.Count)} sections, {catalogue.Terms.Count} terms"
         );
+
+    private static string Say(TermRemoval removal)
+    {
+        var named = removal.Gone.Take(MostNamed).Select(one => $"{one.Number} ({one.Course} {one.Before!.Label})");
+        var more = removal.Gone.Count > MostNamed ? $", and {removal.Gone.Count - MostNamed} more" : "";
+        return $"{removal.Gone.Count} of {removal.Of} sections of {removal.Term} would go: {string.Join(", ", named)}{more}";
+    }
+
+    /// <summary>What comes from a file may hold characters that a terminal obeys.</summary>
+    private static string Plain(string text) =>
+        string.Concat(text.Select(one => char.IsControl(one) && one is not ('\n' or '\r') ? '\uFFFD' : one));
 
     private static string Say(UniversityCatalogue catalogue, CatalogueChanges changes)
     {

@@ -1,3 +1,4 @@
+using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Cli;
@@ -19,6 +20,10 @@ internal static class InputFile
     {
         try
         {
+            if (file.Exists && file.Length > CatalogueLimits.FileBytes)
+                throw new FormatProblemsException([
+                    new("", $"{file.Length} bytes", $"{CatalogueLimits.FileBytes} at most"),
+                ]);
             var reading = read(await File.ReadAllBytesAsync(file.FullName, cancellation));
             if (reading.IgnoredFields.Count > 0)
                 await Console.Error.WriteLineAsync(

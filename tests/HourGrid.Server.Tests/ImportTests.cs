@@ -111,6 +111,41 @@ public sealed class ImportTests : IDisposable
         Assert.Equal(2, Run("export", PathOf("out.txt")).Status);
     }
 
+    /// <summary>A file that was cut off where nothing tells: as much as it would take away is not taken without being told to.</summary>
+    [Theory]
+    [InlineData(0.25)]
+    [InlineData(0.5)]
+    [InlineData(0.75)]
+    [InlineData(0.85)]
+    public async Task What_takes_much_away_is_only_done_when_it_is_meant(double kept)
+    {
+        var browser = server.Browser();
+        var before = (await browser.GetAsync("/api/terms/2027SP/search").JsonAsync()).ToJsonString();
+        Assert.Equal(0, Run("export", PathOf("out.csv")).Status);
+        var rows = await File.ReadAllLinesAsync(PathOf("out.csv"));
+        await File.WriteAllLinesAsync(PathOf("cut.csv"), rows.SkipLast(1).Take((int)(rows.Length * kept)));
+        var (status, output, error) = Run("import", PathOf("cut.csv"));
+        Assert.Equal((2, ""), (status, output));
+        Assert.Contains("would go: ", error, StringComparison.Ordinal);
+        Assert.Contains("nothing was changed", error, StringComparison.Ordinal);
+        Assert.Equal(before, (await browser.GetAsync("/api/terms/2027SP/search").JsonAsync()).ToJsonString());
+        var meant = Run("import", PathOf("cut.csv"), "--remove");
+        Assert.Equal((0, ""), (meant.Status, meant.Error));
+        Assert.Contains("sections gone: ", meant.Output, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void No_character_that_a_terminal_obeys_is_printed()
+    {
+        server.Browser();
+        var catalogue = JsonNode.Parse(File.ReadAllText(TestPaths.Repository("demo", "saltmere.catalogue.json")))!;
+        catalogue["institution"] = "Salt\u001b[31mmere\u0007";
+        File.WriteAllText(PathOf("red.json"), catalogue.ToJsonString());
+        var (status, output, _) = Run("import", PathOf("red.json"));
+        Assert.Equal(0, status);
+        Assert.StartsWith("Salt\uFFFD[31mmere\uFFFD: ", output, StringComparison.Ordinal);
+    }
+
     private string PathOf(string name) => Path.Combine(folder.FullName, name);
 
     private static string NumberOf(string course, string component) =>
@@ -123,11 +158,11 @@ public sealed class ImportTests : IDisposable
             "number"
         );
 
-    private (int Status, string Output, string Error) Run(string command, string file)
+    private (int Status, string Output, string Error) Run(string command, string file, params string[] more)
     {
         var program = Path.Combine(AppContext.BaseDirectory, "HourGrid.Cli.dll");
         using var process = Process.Start(
-            new ProcessStartInfo("dotnet", [program, command, file, "--data", server.DataFolder])
+            new ProcessStartInfo("dotnet", [program, command, file, "--data", server.DataFolder, .. more])
             {
                 RedirectStandardOutput = true,
                 RedirectStandardError = true,

@@ -27,12 +27,16 @@ public static class CatalogueCsv
             foreach (var column in CsvColumns.All)
                 csv.WriteField(column);
             csv.NextRecord();
+            var rows = 0;
             foreach (var row in CsvColumns.RowsOf(catalogue))
             {
+                rows++;
                 foreach (var column in CsvColumns.All)
                     csv.WriteField(CsvText.Guard(row.GetValueOrDefault(column, "")));
                 csv.NextRecord();
             }
+            csv.Flush();
+            text.Write(CsvEnd.Of(rows) + Format.NewLine);
         }
         return stream.ToArray();
     }

@@ -32,15 +32,15 @@ internal sealed class CatalogueReader
             return null;
         SharedValues.CheckFormat(file, CatalogueJson.Format);
         var institution = file["institution"].FilledText();
-        var readSubjects = file["subjects"].List(Subject);
-        var readCampuses = file["campuses"].List(Campus);
-        var travel = file["travel"].List(TravelEntry);
-        var readTerms = file["terms"].List(place => TermReader.Read(place, terms));
+        var readSubjects = file["subjects"].List(Subject, CatalogueLimits.Subjects);
+        var readCampuses = file["campuses"].List(Campus, CatalogueLimits.Campuses);
+        var travel = file["travel"].List(TravelEntry, CatalogueLimits.TravelEntries);
+        var readTerms = file["terms"].List(place => TermReader.Read(place, terms), CatalogueLimits.Terms);
         if (file["courses"].IsAbsent)
             file["courses"].Refuse("a list of courses");
         var sections = new SectionReader(campuses, terms);
         var seen = new HashSet<CourseId>();
-        var courses = file["courses"].List(place => Course(place, sections, seen));
+        var courses = file["courses"].List(place => Course(place, sections, seen), CatalogueLimits.Courses);
         return new(institution, readCampuses, travel, readTerms, courses)
         {
             TimeZone = file.Or("timeZone", UniversityCatalogue.DefaultTimeZone, TimeZone),
@@ -122,10 +122,11 @@ internal sealed class CatalogueReader
             Materials = course.Or("materials", "", text => text.Text(LongestMaterials)),
             Credits = CourseCredits(course["credits"]),
             Level = course.Or("level", "", text => text.Text()),
-            Attributes = course["attributes"].List(text => text.FilledText()),
+            Attributes = course["attributes"].List(text => text.FilledText(), CatalogueLimits.Values),
             Prerequisites = course.Or("prerequisites", null, PrerequisiteReader.Read),
-            Corequisites = course["corequisites"].Values(one => (CourseId?)SharedValues.Course(one)),
-            Restrictions = course["restrictions"].List(Restriction),
+            Corequisites = course["corequisites"]
+                .Values(one => (CourseId?)SharedValues.Course(one), CatalogueLimits.Values),
+            Restrictions = course["restrictions"].List(Restriction, CatalogueLimits.Values),
             Sections = sections.ReadAll(course["sections"]),
         };
     }
@@ -145,6 +146,9 @@ internal sealed class CatalogueReader
     private static Restriction? Restriction(JsonPlace place)
     {
         var restriction = place.Object("kind", "anyOf");
-        return new(restriction["kind"].FilledText(), restriction["anyOf"].List(text => text.FilledText()));
+        return new(
+            restriction["kind"].FilledText(),
+            restriction["anyOf"].List(text => text.FilledText(), CatalogueLimits.Values)
+        );
     }
 }

@@ -17,6 +17,11 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
 {
     private const int MostRows = 500_000;
 
+    private static readonly UTF8Encoding StrictUtf8 = new(
+        encoderShouldEmitUTF8Identifier: false,
+        throwOnInvalidBytes: true
+    );
+
     private readonly Dictionary<string, Course> known = over.Courses.ToDictionary(course => course.Id.Value);
     private readonly Dictionary<string, JsonObject> courses = [];
     private readonly JsonArray all = [];
@@ -42,7 +47,7 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
         try
         {
             var reading = CatalogueJson.Read(JsonSerializer.SerializeToUtf8Bytes(file));
-            return new(reading.Value, ignored);
+            return new(OfItsTerms(reading.Value), ignored);
         }
         catch (FormatProblemsException refused)
         {
@@ -50,9 +55,29 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
         }
     }
 
+    /// <summary>
+    /// The catalogue of the terms that have rows: a file of one term says nothing of another. Courses that it does not
+    /// name and that have no section in those terms stay.
+    /// </summary>
+    private UniversityCatalogue OfItsTerms(UniversityCatalogue read)
+    {
+        var terms = sections.Keys.Select(key => new TermId(key.Term)).ToHashSet();
+        var left = over.Courses.Where(course =>
+            !courses.ContainsKey(course.Id.Value) && !course.Sections.Any(section => terms.Contains(section.Term))
+        );
+        return read with
+        {
+            Terms = [.. read.Terms.Where(term => terms.Contains(term.Id))],
+            Courses = [.. read.Courses, .. left.Select(course => course with { Sections = [] })],
+        };
+    }
+
     private void ReadRows(ReadOnlyMemory<byte> utf8)
     {
-        using var text = new StringReader(Encoding.UTF8.GetString(utf8.Span).TrimStart('\uFEFF'));
+        if (Text(utf8.Span) is not { } whole)
+            return;
+        var (body, rows) = CsvEnd.Split(whole.TrimStart('\uFEFF'));
+        using var text = new StringReader(body);
         var format = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
             // A row that ends early has nothing in its last cells.
@@ -79,7 +104,8 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
                 problems.Add(new("row 1", "no such column", $"a column {needed}"));
         foreach (var twice in columns.GroupBy(column => column).Where(group => group.Count() > 1))
             problems.Add(new($"row 1, {twice.Key}", "the column twice", "each column once"));
-        for (var row = 2; problems.Count == 0 && csv.Read(); row++)
+        var row = 2;
+        for (; problems.Count == 0 && csv.Read(); row++)
         {
             if (row > MostRows)
             {
@@ -94,6 +120,32 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
                     .Where(cell => cell.text.Length > 0)
                     .ToDictionary(cell => cell.column, cell => cell.text)
             );
+        }
+        var read = row - 2;
+        if (problems.Count == 0 && read == 0)
+            problems.Add(new("the file", "the names of the columns alone", "rows"));
+        else if (problems.Count == 0 && rows is { } said && said != read)
+            problems.Add(
+                new(
+                    "the last line",
+                    $"that there are {said} rows, and {read} of them",
+                    "as many rows as it says; take the line away if rows were added or removed"
+                )
+            );
+    }
+
+    /// <summary>The text of a file that is UTF-8 throughout; null where it is not, which is a problem.</summary>
+    private string? Text(ReadOnlySpan<byte> utf8)
+    {
+        try
+        {
+            return StrictUtf8.GetString(utf8);
+        }
+        catch (DecoderFallbackException problem)
+        {
+            var row = utf8[..problem.Index].Count((byte)'\n') + 1;
+            problems.Add(new($"line {row}", "bytes that are no UTF-8", "the file saved as UTF-8"));
+            return null;
         }
     }
 

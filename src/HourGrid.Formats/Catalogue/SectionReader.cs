@@ -10,11 +10,12 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
     public IReadOnlyList<Section> ReadAll(JsonPlace place)
     {
         var read = new List<(JsonPlace Place, Section Section)>();
-        foreach (var item in place.Items())
+        foreach (var item in place.Items(CatalogueLimits.SectionsOfCourse))
             if (Read(item) is { } section)
                 read.Add((item, section));
+        var byNumber = read.Select(pair => pair.Section).ToLookup(section => (section.Term, section.Number));
         foreach (var (item, section) in read)
-            CheckLinks(item, section, read);
+            CheckLinks(item, section, byNumber);
         return [.. read.Select(pair => pair.Section)];
     }
 
@@ -66,7 +67,7 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
             Credits = section.Or("credits", null, SharedValues.CreditsOf),
             Mode = mode,
             Campus = campus,
-            Instructors = section["instructors"].List(text => text.FilledText()),
+            Instructors = section["instructors"].List(text => text.FilledText(), CatalogueLimits.Values),
             Seats = new(
                 Figure(section, "capacity"),
                 Figure(section, "enrolled"),
@@ -81,9 +82,15 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
             Consent = section.Or("consent", false, flag => flag.Flag()),
             Notes = section.Or("notes", "", text => text.Text(2000)),
             Materials = section.Or("materials", "", text => text.Text(CatalogueReader.LongestMaterials)),
-            LinkedTo = section["linkedTo"].Values(one => (RegistrationNumber?)SharedValues.Number(one)),
+            LinkedTo =
+            [
+                .. section["linkedTo"]
+                    .Values(one => (RegistrationNumber?)SharedValues.Number(one), CatalogueLimits.LinksOfSection)
+                    .Distinct(),
+            ],
             SeatsShared = section.Or<string?>("seatsShared", null, text => text.FilledText(80)),
-            Patterns = section["meetings"].List(meeting => Pattern(meeting, term, defaults)),
+            Patterns = section["meetings"]
+                .List(meeting => Pattern(meeting, term, defaults), CatalogueLimits.MeetingsOfSection),
         };
     }
 
@@ -123,13 +130,16 @@ internal sealed class SectionReader(HashSet<CampusId> campuses, Dictionary<TermI
     private CampusId? Campus(JsonPlace place) =>
         place.Text().Length == 0 ? null : CatalogueReader.KnownCampus(place, campuses);
 
-    private static void CheckLinks(JsonPlace place, Section section, List<(JsonPlace, Section Section)> all)
+    private static void CheckLinks(
+        JsonPlace place,
+        Section section,
+        ILookup<(TermId, RegistrationNumber), Section> byNumber
+    )
     {
         for (var i = 0; i < section.LinkedTo.Count; i++)
         {
             var number = section.LinkedTo[i];
-            var target = all.Select(pair => pair.Section)
-                .FirstOrDefault(other => other.Number == number && other.Term == section.Term);
+            var target = byNumber[(section.Term, number)].FirstOrDefault();
             var path = JsonPlace.Join(place.Path, $"linkedTo[{i}]");
             if (target is null)
                 place.Notes.Refuse(new(path, $"\"{number}\"", "the number of a section of the same course and term"));

@@ -10,8 +10,8 @@ internal static class TermReader
         var term = place.Object("id", "name", "start", "end", "noClass", "parts");
         var id = new TermId(term["id"].FilledText(40));
         var name = term["name"].FilledText();
-        var noClass = term["noClass"].List(NoClass);
-        var parts = term["parts"].List(Part);
+        var noClass = term["noClass"].List(NoClass, CatalogueLimits.Periods);
+        var parts = term["parts"].List(Part, CatalogueLimits.Periods);
         if (Period(term["start"], term["end"]) is not var (start, end))
             return null;
         var read = new Term(id, name, start, end, noClass, parts);

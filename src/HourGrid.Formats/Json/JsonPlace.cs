@@ -9,6 +9,10 @@ namespace HourGrid.Formats.Json;
 /// </summary>
 internal readonly struct JsonPlace(JsonElement element, string path, ReadingNotes notes)
 {
+    // Weeks around a date are counted, and calendars written, on both sides of it.
+    private const int EarliestYear = 1900;
+    private const int LatestYear = 2199;
+
     private const int LongestShown = 40;
 
     public string Path => path;
@@ -142,7 +146,12 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
                 out var date
             )
         )
-            return date;
+        {
+            if (date.Year is >= EarliestYear and <= LatestYear)
+                return date;
+            Refuse($"a date of the years {EarliestYear} to {LatestYear}");
+            return null;
+        }
         Refuse("a date such as 2027-01-11");
         return null;
     }

@@ -27,8 +27,13 @@ internal static class PicksEndpoints
             picks
                 .MapPost(
                     name,
-                    (string term, RequestBody body, PicksDesk desk, CancellationToken cancellation) =>
-                        StepAsync(term, direction, body, desk, cancellation)
+                    (
+                        string term,
+                        RequestBody body,
+                        PicksDesk desk,
+                        CurrentCatalogue catalogue,
+                        CancellationToken cancellation
+                    ) => StepAsync(term, direction, body, desk, catalogue, cancellation)
                 )
                 .WithName(direction < 0 ? "UndoPicks" : "RedoPicks")
                 .ReadsBody(typeof(PicksStepRequest))
@@ -66,8 +71,12 @@ internal static class PicksEndpoints
         int direction,
         RequestBody body,
         PicksDesk desk,
+        CurrentCatalogue catalogue,
         CancellationToken cancellation
-    ) => Result(await desk.StepAsync(new(term), body.Version(), direction, cancellation));
+    ) =>
+        catalogue.Find(new TermId(term)) is null
+            ? Refusals.NoSuchTerm(term)
+            : Result(await desk.StepAsync(new(term), body.Version(), direction, cancellation));
 
     private static Results<Ok<PicksRecord>, ProblemHttpResult> Result(PicksChange change) =>
         change.IsSaved
