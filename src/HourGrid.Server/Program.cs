@@ -23,6 +23,7 @@ builder.Services.AddSingleton<HeldRoom>();
 builder.Services.AddSingleton<WarmUp>();
 builder.Services.AddSingleton<CalendarLimits>();
 builder.Services.AddScoped<SketchRows>();
+builder.Services.AddScoped<StepRoom>();
 builder.Services.AddScoped<SketchShelf>();
 builder.Services.AddScoped<SketchDesk>();
 builder.Services.AddScoped<PicksDesk>();

@@ -432,6 +432,9 @@ namespace HourGrid.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<int>("Size")
+                        .HasColumnType("INTEGER");
+
                     b.HasKey("StudentId", "TermId", "Number");
 
                     b.ToTable("PicksSteps", (string)null);
@@ -532,6 +535,9 @@ namespace HourGrid.Data.Migrations
                     b.Property<string>("ShortlistJson")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("Size")
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("SketchId", "Number");
 

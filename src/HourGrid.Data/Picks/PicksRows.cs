@@ -19,12 +19,15 @@ public sealed class PicksRow
 }
 
 /// <summary>What was picked after one of the changes: the steps of undo and redo.</summary>
-public sealed class PicksStepRow
+public sealed class PicksStepRow : IStepRow
 {
     public Guid StudentId { get; set; }
     public required string TermId { get; set; }
     public int Number { get; set; }
     public required string PicksJson { get; set; }
+
+    /// <summary>How much room it takes: the characters of its text.</summary>
+    public int Size { get; set; }
 }
 
 internal static class PicksConfiguration

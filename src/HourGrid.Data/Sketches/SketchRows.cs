@@ -39,13 +39,16 @@ public sealed class SketchRow
 }
 
 /// <summary>What a sketch was called, asked and had on its shortlist after one of its changes: the steps of undo and redo.</summary>
-public sealed class SketchStepRow
+public sealed class SketchStepRow : IStepRow
 {
     public Guid SketchId { get; set; }
     public int Number { get; set; }
     public required string Name { get; set; }
     public required string AskJson { get; set; }
     public required string ShortlistJson { get; set; }
+
+    /// <summary>How much room it takes: the characters of its texts.</summary>
+    public int Size { get; set; }
 }
 
 internal static class SketchConfiguration

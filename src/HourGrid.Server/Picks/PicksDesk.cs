@@ -3,13 +3,14 @@ using HourGrid.Core.PutBy;
 using HourGrid.Data;
 using HourGrid.Data.Picks;
 using HourGrid.Formats.PutBy;
+using HourGrid.Server.Sketches;
 using HourGrid.Server.Students;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Picks;
 
 /// <summary>What the current student has picked for a term. Each change is one transaction and one step of undo.</summary>
-internal sealed class PicksDesk(HourGridContext database, CurrentStudent student)
+internal sealed class PicksDesk(HourGridContext database, CurrentStudent student, StepRoom room)
 {
     private const int StepsKept = 100;
 
@@ -30,8 +31,10 @@ internal sealed class PicksDesk(HourGridContext database, CurrentStudent student
                     .PicksSteps.Where(step => step.StudentId == student.Id && step.TermId == term.Value)
                     .Where(step => step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept)
                     .ExecuteDeleteAsync(cancellation);
+                var step = Step(term, row.CurrentStep + 1, picks);
+                await room.MakeAsync(step.Size, cancellation);
                 row.CurrentStep++;
-                database.PicksSteps.Add(Step(term, row.CurrentStep, picks));
+                database.PicksSteps.Add(step);
             },
             cancellation
         );
@@ -118,14 +121,18 @@ internal sealed class PicksDesk(HourGridContext database, CurrentStudent student
             cancellation
         );
 
-    private PicksStepRow Step(TermId term, int number, TermPicks picks) =>
-        new()
+    private PicksStepRow Step(TermId term, int number, TermPicks picks)
+    {
+        var json = PutByJson.Write(picks);
+        return new()
         {
             StudentId = student.Id,
             TermId = term.Value,
             Number = number,
-            PicksJson = PutByJson.Write(picks),
+            PicksJson = json,
+            Size = json.Length,
         };
+    }
 }
 
 /// <summary>What became of a change.</summary>

@@ -4,6 +4,7 @@ using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Hosting;
+using HourGrid.Server.Sketches;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
@@ -88,6 +89,12 @@ internal sealed class AskProblems(IProblemDetailsService problems) : IExceptionH
                 Title = "This cannot be answered.",
                 Detail = refused.Message,
                 Extensions = { ["path"] = refused.Path },
+            },
+            NoRoomException full => new()
+            {
+                Status = StatusCodes.Status422UnprocessableEntity,
+                Title = "There is no room for it.",
+                Detail = full.Message,
             },
             AskTooLargeException tooLarge => new()
             {

@@ -11,7 +11,7 @@ using Microsoft.EntityFrameworkCore;
 namespace HourGrid.Server.Sketches;
 
 /// <summary>Changes a sketch of the current student. Each change is one transaction and one step of undo.</summary>
-internal sealed class SketchDesk(HourGridContext database, SketchRows rows)
+internal sealed class SketchDesk(HourGridContext database, SketchRows rows, StepRoom room)
 {
     private const int StepsKept = 200;
 
@@ -42,8 +42,10 @@ internal sealed class SketchDesk(HourGridContext database, SketchRows rows)
                     .SketchSteps.Where(step => step.SketchId == id)
                     .Where(step => step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept)
                     .ExecuteDeleteAsync(cancellation);
+                var step = SketchRows.Step(id, row.CurrentStep + 1, content);
+                await room.MakeAsync(step.Size, cancellation);
                 row.CurrentStep++;
-                database.SketchSteps.Add(SketchRows.Step(id, row.CurrentStep, content));
+                database.SketchSteps.Add(step);
                 return null;
             },
             cancellation

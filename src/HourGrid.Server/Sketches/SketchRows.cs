@@ -66,15 +66,20 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
         AskJson.ReadStored(step.AskJson, new(row.TermId));
 
     /// <summary>A step that holds what is given.</summary>
-    public static SketchStepRow Step(Guid sketch, int number, SketchContent content) =>
-        new()
+    public static SketchStepRow Step(Guid sketch, int number, SketchContent content)
+    {
+        var ask = Encoding.UTF8.GetString(AskJson.Write(content.Ask));
+        var shortlist = PutByJson.Write(content.Shortlist);
+        return new()
         {
             SketchId = sketch,
             Number = number,
             Name = content.Name,
-            AskJson = Encoding.UTF8.GetString(AskJson.Write(content.Ask)),
-            ShortlistJson = PutByJson.Write(content.Shortlist),
+            AskJson = ask,
+            ShortlistJson = shortlist,
+            Size = ask.Length + shortlist.Length,
         };
+    }
 
     /// <summary>What newer catalogues did to sections that the sketch holds on to, since the student last read of it.</summary>
     private async Task<IReadOnlyList<ChangedSectionRecord>> ChangesAsync(

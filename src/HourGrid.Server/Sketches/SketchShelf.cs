@@ -11,7 +11,7 @@ using Microsoft.EntityFrameworkCore;
 namespace HourGrid.Server.Sketches;
 
 /// <summary>The current student's sketches of a term: makes, chooses, orders and deletes whole ones.</summary>
-internal sealed class SketchShelf(HourGridContext database, CurrentStudent student, SketchRows rows)
+internal sealed class SketchShelf(HourGridContext database, CurrentStudent student, SketchRows rows, StepRoom room)
 {
     /// <summary>The most sketches a student keeps for a term.</summary>
     public const int MostOfTerm = 50;
@@ -112,6 +112,8 @@ internal sealed class SketchShelf(HourGridContext database, CurrentStudent stude
     private async Task<SketchRecord> AddAsync(SketchContent content, CancellationToken cancellation)
     {
         var term = content.Ask.Term;
+        var step = SketchRows.Step(default, 0, content);
+        await room.MakeAsync(step.Size, cancellation);
         var row = new SketchRow
         {
             Id = Guid.NewGuid(),
@@ -122,7 +124,7 @@ internal sealed class SketchShelf(HourGridContext database, CurrentStudent stude
             Place = await rows.OfTerm(term).MaxAsync(other => (int?)other.Place, cancellation) + 1 ?? 0,
             Version = 1,
             ChangesRead = await rows.LatestChangeAsync(cancellation),
-            Steps = [SketchRows.Step(default, 0, content)],
+            Steps = [step],
         };
         database.Sketches.Add(row);
         await database.SaveChangesAsync(cancellation);
