@@ -91,7 +91,7 @@ internal static class HostingSetup
 
     public static void MapClient(this WebApplication app)
     {
-        app.MapOpenApi("/api/openapi.json");
+        app.MapApiDescription();
         app.Use(
             (context, next) =>
             {
