@@ -92,6 +92,9 @@ public static class DatabaseFile
     /// <summary>A change shown as saved is on the disk, also when the machine stops.</summary>
     private sealed class DurableConnections : DbConnectionInterceptor
     {
+        // Another process may write, too: SQLite itself looks again within milliseconds, the driver after 150.
+        private const string Pragmas = "PRAGMA synchronous = FULL; PRAGMA busy_timeout = 5000;";
+
         public static DurableConnections Instance { get; } = new();
 
         public override void ConnectionOpened(
@@ -100,7 +103,7 @@ public static class DatabaseFile
         )
         {
             using var command = connection.CreateCommand();
-            command.CommandText = "PRAGMA synchronous = FULL;";
+            command.CommandText = Pragmas;
             command.ExecuteNonQuery();
         }
 
@@ -111,7 +114,7 @@ public static class DatabaseFile
         )
         {
             await using var command = connection.CreateCommand();
-            command.CommandText = "PRAGMA synchronous = FULL;";
+            command.CommandText = Pragmas;
             await command.ExecuteNonQueryAsync(cancellationToken);
         }
     }

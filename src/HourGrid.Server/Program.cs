@@ -1,3 +1,4 @@
+using HourGrid.Data;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Courses;
@@ -22,6 +23,7 @@ builder.Services.AddSingleton<AnswerRoom>();
 builder.Services.AddSingleton<HeldRoom>();
 builder.Services.AddSingleton<WarmUp>();
 builder.Services.AddSingleton<CalendarLimits>();
+builder.Services.AddSingleton<WriteTurns>();
 builder.Services.AddScoped<SketchRows>();
 builder.Services.AddScoped<StepRoom>();
 builder.Services.AddScoped<SketchShelf>();

@@ -8,6 +8,7 @@ public static class SeatKeeping
 {
     /// <summary>Writes the figures of some of a course's sections, and makes the catalogue's version a new one.</summary>
     /// <param name="database">The database.</param>
+    /// <param name="writes">Where it waits for its turn.</param>
     /// <param name="term">The term of the sections.</param>
     /// <param name="course">Their course.</param>
     /// <param name="seats">The figures by registration number.</param>
@@ -15,6 +16,7 @@ public static class SeatKeeping
     /// <param name="cancellation">Stops before anything is written.</param>
     public static async Task KeepAsync(
         HourGridContext database,
+        WriteTurns writes,
         TermId term,
         CourseId course,
         IReadOnlyDictionary<RegistrationNumber, SeatFigures> seats,
@@ -22,7 +24,7 @@ public static class SeatKeeping
         CancellationToken cancellation = default
     )
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         var rows = await database
             .Sections.Where(row => row.TermId == term.Value && row.CourseId == course.Value)
             .ToListAsync(cancellation);

@@ -26,6 +26,7 @@ internal static class SeatEndpoints
         string course,
         CurrentCatalogue catalogue,
         HourGridContext database,
+        WriteTurns writes,
         IRegistrar registrar,
         TimeProvider time,
         CancellationToken cancellation
@@ -41,7 +42,7 @@ internal static class SeatEndpoints
         {
             Section[] sections = [.. offered.Sections.Select(section => section.Section)];
             var seats = await registrar.SeatsAsync(termId, sections, cancellation);
-            await SeatKeeping.KeepAsync(database, termId, courseId, seats, now, cancellation);
+            await SeatKeeping.KeepAsync(database, writes, termId, courseId, seats, now, cancellation);
             await catalogue.ReadSeatsAsync(database, termId, courseId, seats, now, cancellation);
         }
         return TypedResults.Ok(CourseEndpoints.RecordOf(catalogue, termId, courseId)!);

@@ -50,6 +50,7 @@ internal static class CalendarEndpoints
     private static async Task<Results<Ok<CalendarAddressRecord>, ProblemHttpResult>> GiveAsync(
         string term,
         HourGridContext database,
+        WriteTurns writes,
         CurrentStudent student,
         CurrentCatalogue catalogue,
         TimeProvider clock,
@@ -59,7 +60,7 @@ internal static class CalendarEndpoints
         if (catalogue.Find(new TermId(term)) is null)
             return Refusals.NoSuchTerm(term);
         var token = Base64Url.EncodeToString(RandomNumberGenerator.GetBytes(TokenBytes));
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         await Mine(term, database, student).ExecuteDeleteAsync(cancellation);
         database.CalendarAddresses.Add(
             new()
@@ -78,11 +79,14 @@ internal static class CalendarEndpoints
     private static async Task<NoContent> WithdrawAsync(
         string term,
         HourGridContext database,
+        WriteTurns writes,
         CurrentStudent student,
         CancellationToken cancellation
     )
     {
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         await Mine(term, database, student).ExecuteDeleteAsync(cancellation);
+        await transaction.CommitAsync(cancellation);
         return TypedResults.NoContent();
     }
 

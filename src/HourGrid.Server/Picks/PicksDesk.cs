@@ -10,7 +10,7 @@ using Microsoft.EntityFrameworkCore;
 namespace HourGrid.Server.Picks;
 
 /// <summary>What the current student has picked for a term. Each change is one transaction and one step of undo.</summary>
-internal sealed class PicksDesk(HourGridContext database, CurrentStudent student, StepRoom room)
+internal sealed class PicksDesk(HourGridContext database, CurrentStudent student, StepRoom room, WriteTurns writes)
 {
     private const int StepsKept = 100;
 
@@ -61,7 +61,7 @@ internal sealed class PicksDesk(HourGridContext database, CurrentStudent student
     {
         try
         {
-            await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+            await using var transaction = await writes.BeginAsync(database, cancellation);
             var row = await Mine(term).SingleOrDefaultAsync(cancellation);
             if ((row?.Version ?? 0) != version)
                 return new(await OpenAsync(term, cancellation), IsSaved: false);

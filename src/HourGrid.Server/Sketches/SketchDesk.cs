@@ -11,7 +11,7 @@ using Microsoft.EntityFrameworkCore;
 namespace HourGrid.Server.Sketches;
 
 /// <summary>Changes a sketch of the current student. Each change is one transaction and one step of undo.</summary>
-internal sealed class SketchDesk(HourGridContext database, SketchRows rows, StepRoom room)
+internal sealed class SketchDesk(HourGridContext database, SketchRows rows, StepRoom room, WriteTurns writes)
 {
     private const int StepsKept = 200;
 
@@ -88,7 +88,7 @@ internal sealed class SketchDesk(HourGridContext database, SketchRows rows, Step
     {
         try
         {
-            await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+            await using var transaction = await writes.BeginAsync(database, cancellation);
             if (await rows.Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
                 return new SketchChange.NotFound();
             if (row.Version != version)

@@ -11,7 +11,13 @@ using Microsoft.EntityFrameworkCore;
 namespace HourGrid.Server.Sketches;
 
 /// <summary>The current student's sketches of a term: makes, chooses, orders and deletes whole ones.</summary>
-internal sealed class SketchShelf(HourGridContext database, CurrentStudent student, SketchRows rows, StepRoom room)
+internal sealed class SketchShelf(
+    HourGridContext database,
+    CurrentStudent student,
+    SketchRows rows,
+    StepRoom room,
+    WriteTurns writes
+)
 {
     /// <summary>The most sketches a student keeps for a term.</summary>
     public const int MostOfTerm = 50;
@@ -21,7 +27,7 @@ internal sealed class SketchShelf(HourGridContext database, CurrentStudent stude
     /// <summary>The student's sketch of a term that was chosen last, or a first one made now.</summary>
     public async Task<SketchRecord> OpenAsync(TermId term, CancellationToken cancellation)
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         var latest = await rows.OfTerm(term)
             .OrderByDescending(row => row.OpenedUtc)
             .FirstOrDefaultAsync(cancellation);
@@ -44,7 +50,7 @@ internal sealed class SketchShelf(HourGridContext database, CurrentStudent stude
     /// <summary>A new sketch, chosen at once; null where the student has as many of the term as one may.</summary>
     public async Task<SketchRecord?> NewAsync(SketchContent content, CancellationToken cancellation)
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         if (!await HasRoomAsync(content.Ask.Term, cancellation))
             return null;
         var record = await AddAsync(content, cancellation);
@@ -58,7 +64,7 @@ internal sealed class SketchShelf(HourGridContext database, CurrentStudent stude
     /// </summary>
     public async Task<(SketchRecord? Sketch, bool HasRoom)> ChooseAsync(Guid id, CancellationToken cancellation)
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         if (await rows.Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
             return (null, true);
         if (row.IsDeleted && !await HasRoomAsync(new(row.TermId), cancellation))
@@ -74,7 +80,7 @@ internal sealed class SketchShelf(HourGridContext database, CurrentStudent stude
     /// <summary>Deletes a sketch; choosing it gives it back, as long as few were deleted since. Whether there was one.</summary>
     public async Task<bool> DeleteAsync(Guid id, CancellationToken cancellation)
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         var found = await rows.Mine()
             .Where(row => row.Id == id)
             .ExecuteUpdateAsync(
@@ -100,7 +106,7 @@ internal sealed class SketchShelf(HourGridContext database, CurrentStudent stude
     /// <summary>Sets the order of the student's sketches of a term; those not named come last, as they were.</summary>
     public async Task OrderAsync(TermId term, IReadOnlyList<Guid> order, CancellationToken cancellation)
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        await using var transaction = await writes.BeginAsync(database, cancellation);
         var ordered = await rows.OfTerm(term).OrderBy(row => row.Place).ToListAsync(cancellation);
         var places = order.Distinct().Index().ToDictionary(pair => pair.Item, pair => pair.Index);
         foreach (var (place, row) in ordered.OrderBy(row => places.GetValueOrDefault(row.Id, int.MaxValue)).Index())

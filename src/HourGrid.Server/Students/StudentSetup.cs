@@ -60,6 +60,7 @@ internal static class StudentSetup
     private static async Task<VisitRecord> VisitAsync(
         HttpContext http,
         HourGridContext database,
+        WriteTurns writes,
         KnownStudents known,
         CancellationToken cancellation
     )
@@ -67,8 +68,12 @@ internal static class StudentSetup
         if (CurrentStudent.IdOf(http.User) is not null)
             return new(IsNew: false);
         var student = new StudentRow { Id = Guid.NewGuid(), CreatedUtc = DateTime.UtcNow };
-        database.Students.Add(student);
-        await database.SaveChangesAsync(cancellation);
+        await using (var transaction = await writes.BeginAsync(database, cancellation))
+        {
+            database.Students.Add(student);
+            await database.SaveChangesAsync(cancellation);
+            await transaction.CommitAsync(cancellation);
+        }
         known.Remember(student.Id);
         await http.SignInAsync(
             CurrentStudent.PrincipalOf(student.Id),
