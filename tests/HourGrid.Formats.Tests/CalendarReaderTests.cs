@@ -163,17 +163,21 @@ public sealed class CalendarReaderTests
 
     /// <summary>As many events as are taken, each since long before the term, or never: the work on a file ends.</summary>
     [Theory]
-    [InlineData("FREQ=DAILY", CalendarReader.MostEvents)]
-    [InlineData("FREQ=WEEKLY;BYDAY=MO;BYSETPOS=5", 0)]
-    [InlineData("FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31", 0)]
-    public void As_many_events_as_are_taken_are_worked_out(string rule, int found)
+    [InlineData("FREQ=DAILY", true)]
+    [InlineData("FREQ=WEEKLY;BYDAY=MO;BYSETPOS=5", false)]
+    [InlineData("FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31", false)]
+    public void As_many_events_as_are_taken_are_worked_out(string rule, bool takesPlace)
     {
         var findings = Read([
             .. Enumerable
                 .Range(0, CalendarReader.MostEvents)
                 .Select(i => $"UID:{i}\r\nDTSTART:19700101T080000\r\nDTEND:19700101T090000\r\nRRULE:{rule}"),
         ]);
-        Assert.Equal((found, 0), (findings.Found.Count, findings.PassedOver.Count));
+        Assert.Equal(takesPlace, findings.Found.Count > 0);
+        // On a machine that is taken, the time for a whole file may be over before.
+        Assert.All(findings.PassedOver, one => Assert.Equal("The calendar takes too long to work out.", one.Why));
+        if (takesPlace)
+            Assert.Equal(CalendarReader.MostEvents, findings.Found.Count + findings.PassedOver.Count);
     }
 
     [Fact]

@@ -23,7 +23,6 @@ public sealed class SurroundingsTests(RunningServer server) : IClassFixture<Runn
     }
 
     [Theory]
-    [InlineData("/", HttpStatusCode.OK)]
     [InlineData("/api/terms", HttpStatusCode.OK)]
     [InlineData("/api/nothing", HttpStatusCode.NotFound)]
     [InlineData("/api/terms/2027SP/sketches", HttpStatusCode.Unauthorized)]

@@ -37,7 +37,7 @@ public sealed record ChangedSection(
 
 /// <summary>What differs between two catalogues, in the terms that the newer one has.</summary>
 /// <param name="NewCourses">Courses that were not there.</param>
-/// <param name="GoneCourses">Courses with a section in those terms before and no place in the newer catalogue.</param>
+/// <param name="GoneCourses">Courses with a section in those terms before, or with none at all, and no place in the newer catalogue.</param>
 /// <param name="Sections">Sections that differ.</param>
 public sealed record CatalogueChanges(
     IReadOnlyList<CourseId> NewCourses,
@@ -66,7 +66,13 @@ public sealed record CatalogueChanges(
         var has = after.Courses.Select(course => course.Id).ToHashSet();
         return new(
             [.. after.Courses.Select(course => course.Id).Where(course => !had.Contains(course))],
-            [.. old.Values.Select(one => one.Course).Distinct().Where(course => !has.Contains(course))],
+            [
+                .. old
+                    .Values.Select(one => one.Course)
+                    .Concat(before.Courses.Where(course => course.Sections.Count == 0).Select(course => course.Id))
+                    .Distinct()
+                    .Where(course => !has.Contains(course)),
+            ],
             changed
         );
     }
