@@ -79,6 +79,8 @@ test('what is put by outlives the rules, says what it breaks, and offers the nea
 }) => {
   const desk = await Desk.open(page);
   await desk.add(...courses);
+  // What is put by is what is in view: all of the courses, not those of the answer before.
+  await expect(desk.class('LOG 118', 'Lecture')).toBeVisible();
   await page.keyboard.press('s');
   await expect(desk.shortlistButton).toHaveText(/1$/);
   const putBy = await desk.sections();
