@@ -25,9 +25,22 @@ internal sealed class StepRoom(HourGridContext database, CurrentStudent student)
         var sketches = await Mine()
             .OrderByDescending(row => row.IsDeleted)
             .ThenBy(row => row.OpenedUtc)
-            .Select(row => new { row.Id, row.CurrentStep })
+            .Select(row => new
+            {
+                row.Id,
+                row.CurrentStep,
+                row.IsDeleted,
+            })
             .ToListAsync(cancellation);
-        foreach (var sketch in sketches)
+        // A deleted sketch goes whole, or deleting one would give no room.
+        foreach (var sketch in sketches.Where(sketch => sketch.IsDeleted).TakeWhile(_ => over > 0))
+        {
+            over -= await database
+                .SketchSteps.Where(step => step.SketchId == sketch.Id)
+                .SumAsync(step => (long)step.Size, cancellation);
+            await Mine().Where(row => row.Id == sketch.Id).ExecuteDeleteAsync(cancellation);
+        }
+        foreach (var sketch in sketches.Where(sketch => !sketch.IsDeleted))
             over -= await DropAsync(
                 database.SketchSteps.Where(step => step.SketchId == sketch.Id && step.Number != sketch.CurrentStep),
                 over,
