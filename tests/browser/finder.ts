@@ -38,6 +38,8 @@ export class Finder {
   }
 
   async total(): Promise<number> {
+    // Until a search is answered, what was found before it stays in view.
+    await expect(this.status).toHaveAttribute('aria-busy', 'false');
     return Number(((await this.status.textContent()) ?? '').match(/[\d,]+/)![0].replaceAll(',', ''));
   }
 

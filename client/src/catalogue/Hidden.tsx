@@ -14,7 +14,7 @@ export function Hidden({ state, found, names, notOffered }: Props) {
   const isNarrowed = sides.some((side) => state.values(side).length > 0);
   return (
     <div className="flex flex-wrap items-baseline gap-x-2 gap-y-1 text-12 text-mute">
-      <span role="status">
+      <span role="status" aria-busy={found.isSearching}>
         {found.unfit === null
           ? `${countOf(found.total, 'course')}.`
           : `${sayCount(found.total - found.unfit)} of ${countOf(found.total, 'course')} fit the sketch.`}

@@ -43,11 +43,8 @@ internal static class EventBounds
             return "It has a rule of exceptions, which calendars no longer have.";
         if (one.Properties.CountOf("RRULE") > 1)
             return "It repeats by several rules.";
-        if (
-            one.RecurrenceDates.GetAllPeriods().Concat(PeriodsOf(one.RecurrenceDates)).Take(MostDates + 1).Count()
-                > MostDates
-            || one.ExceptionDates.GetAllDates().Take(MostDates + 1).Count() > MostDates
-        )
+        var added = one.RecurrenceDates.GetAllPeriods().Count() + one.RecurrenceDates.GetAllDates().Count();
+        if (added > MostDates || one.ExceptionDates.GetAllDates().Count() > MostDates)
             return $"It has more than {MostDates} single dates.";
         if (one.RecurrenceRule is not { } rule)
             return null;
@@ -55,9 +52,6 @@ internal static class EventBounds
             ? $"It repeats, and is longer than {MostDaysRepeated} days."
             : RefusalOf(rule, start, term);
     }
-
-    private static IEnumerable<Period> PeriodsOf(RecurrenceDates dates) =>
-        dates.GetAllDates().Select(date => new Period(date));
 
     private static string? RefusalOf(RecurrenceRule rule, CalDateTime start, Term term)
     {
@@ -128,16 +122,14 @@ internal static class EventBounds
     {
         var start = one.Start!.Date;
         if (
-            rule.Frequency == FrequencyType.Yearly
-            && rule.ByMonth.Count == 0
-            && rule.ByDay.Count + rule.ByMonthDay.Count == 0
-        )
-            rule.ByMonth = [start.Month];
-        if (
             rule.Frequency is FrequencyType.Monthly or FrequencyType.Yearly
             && rule.ByDay.Count + rule.ByMonthDay.Count == 0
         )
+        {
             rule.ByMonthDay = [start.Day];
+            if (rule.Frequency == FrequencyType.Yearly && rule.ByMonth.Count == 0)
+                rule.ByMonth = [start.Month];
+        }
         var moved = rule.Frequency switch
         {
             FrequencyType.Daily => start.AddDays(Whole(before.DayNumber - start.DayNumber, rule.Interval)),

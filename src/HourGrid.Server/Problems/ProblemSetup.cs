@@ -28,14 +28,9 @@ internal static class ProblemSetup
     private static string SentenceOf(int? status) =>
         status switch
         {
-            StatusCodes.Status400BadRequest => "The request cannot be read.",
             StatusCodes.Status401Unauthorized => "This browser is not known; a visit makes it known.",
-            StatusCodes.Status403Forbidden => "This is not allowed.",
             StatusCodes.Status404NotFound => "There is nothing at this address.",
             StatusCodes.Status405MethodNotAllowed => "This address does not take such a request.",
-            StatusCodes.Status413PayloadTooLarge => "The request is larger than what is read.",
-            StatusCodes.Status415UnsupportedMediaType => "The body is sent in a form that is not read here.",
-            StatusCodes.Status429TooManyRequests => "Too many requests came at once. Try again in a moment.",
             >= StatusCodes.Status500InternalServerError => "Something went wrong in Hour Grid. Nothing was changed.",
             _ => "The request was not answered.",
         };
