@@ -1,6 +1,7 @@
 using HourGrid.Data;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Courses;
 using HourGrid.Server.Exports;
 using HourGrid.Server.Hosting;
@@ -19,15 +20,18 @@ builder.Services.AddProblems();
 builder.Services.AddStudents();
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
+builder.Services.AddSingleton<FairQueue>();
 builder.Services.AddSingleton<AnswerRoom>();
 builder.Services.AddSingleton<HeldRoom>();
 builder.Services.AddSingleton<WarmUp>();
 builder.Services.AddSingleton<CalendarLimits>();
 builder.Services.AddSingleton<WriteTurns>();
+builder.Services.AddScoped<StudentQueue>();
 builder.Services.AddScoped<SketchRows>();
 builder.Services.AddScoped<StepRoom>();
 builder.Services.AddScoped<SketchShelf>();
 builder.Services.AddScoped<SketchDesk>();
+builder.Services.AddScoped<SketchAnswers>();
 builder.Services.AddScoped<PicksDesk>();
 if (!DataFolder.IsDescribingOnly)
     builder.Services.AddHostedService<CatalogueWatch>();

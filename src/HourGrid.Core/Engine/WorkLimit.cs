@@ -26,10 +26,11 @@ internal sealed class WorkLimit
     /// <summary>Whether nobody waits for the answer any more, whatever is left of the time.</summary>
     public bool IsCancelled => cancellation.IsCancellationRequested;
 
-    /// <summary>Whether the work has to stop; once over it stays so. Looks at the clock.</summary>
+    /// <summary>Whether the work has to stop; once over it stays so. Looks at the clock, and yields the worker.</summary>
     public bool IsOver()
     {
-        if (!isOver && (IsCancelled || Stopwatch.GetTimestamp() >= until))
+        Worker.Yield();
+        if (!isOver && (IsCancelled || Worker.Clock >= until))
             isOver = true;
         return isOver;
     }
@@ -49,13 +50,13 @@ internal sealed class WorkLimit
     {
         if (until == long.MaxValue)
             return this;
-        var kept = (long)(Math.Max(0, until - Stopwatch.GetTimestamp()) * share);
+        var kept = (long)(Math.Max(0, until - Worker.Clock) * share);
         return new(until - Math.Min(kept, Ticks(most ?? TimeSpan.MaxValue)), cancellation);
     }
 
     private static long Moment(TimeSpan? budget)
     {
-        var now = Stopwatch.GetTimestamp();
+        var now = Worker.Clock;
         return budget is { } time ? now + Math.Min(Ticks(time), long.MaxValue - now) : long.MaxValue;
     }
 

@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
 using HourGrid.Formats.Json;
 using Ical.Net;
 using Ical.Net.CalendarComponents;
@@ -43,16 +44,17 @@ public static class CalendarReader
         var events = Load(text);
         var found = new List<CalendarHours>();
         var passedOver = new List<PassedOver>();
-        var started = Stopwatch.GetTimestamp();
+        var started = Worker.Clock;
         foreach (var one in events)
         {
             cancellation.ThrowIfCancellationRequested();
+            Worker.Yield();
             var label = LabelOf(one);
             try
             {
                 if (EventBounds.Refusal(one, term) is { } why)
                     passedOver.Add(new(label, why));
-                else if (Stopwatch.GetElapsedTime(started) > LongestReading)
+                else if (Stopwatch.GetElapsedTime(started, Worker.Clock) > LongestReading)
                     passedOver.Add(new(label, "The calendar takes too long to work out."));
                 else if (HoursOf(one, term, zone, cancellation) is { } hours)
                     found.Add(hours);

@@ -1,6 +1,6 @@
 using HourGrid.Formats.Json;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
-using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -14,7 +14,7 @@ internal static class AnswerEndpoints
 
     public static void MapAnswers(this IEndpointRouteBuilder api)
     {
-        var answers = api.MapGroup("/answers").RequireAuthorization().LimitAnswers();
+        var answers = api.MapGroup("/answers").RequireAuthorization().InTurn();
         answers.MapPost("/", Answer).WithName("Answer").ReadsBody(typeof(AnswerRequest)).ProducesProblems();
         answers
             .MapPost("/at-once", AtOnce)

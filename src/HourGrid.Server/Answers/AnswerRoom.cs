@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using System.Security.Cryptography;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
@@ -8,6 +9,7 @@ using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using Microsoft.Extensions.Caching.Memory;
 
 namespace HourGrid.Server.Answers;
@@ -289,12 +291,15 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
     {
         using var inTime = CancellationTokenSource.CreateLinkedTokenSource(cancellation);
         inTime.CancelAfter(LongestAnswer);
+        var began = Worker.Clock;
         try
         {
             return answer(inTime.Token);
         }
         catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
         {
+            if (Stopwatch.GetElapsedTime(began, Worker.Clock) < LongestAnswer / 2)
+                throw BusyException.MuchToCompute();
             throw new AskTooLargeException(
                 "There are too many possibilities to answer in time. Set a course aside, or take out more hours."
             );

@@ -1,5 +1,6 @@
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Server.Computing;
 
 namespace HourGrid.Server.Answers;
 
@@ -18,7 +19,7 @@ internal sealed class AnsweredAsk
     private static readonly TimeSpan LongestRanking = TimeSpan.FromSeconds(4);
 
     private readonly CountedAsk counted;
-    private readonly Lock gate = new();
+    private readonly Gate gate = new();
     private BestAnswer? ranked;
 
     public AnsweredAsk(Problem problem, CountedAsk counted)
@@ -47,16 +48,17 @@ internal sealed class AnsweredAsk
     public CostsAnswer Costs(CancellationToken cancellation) => counted.Costs(Problem, cancellation);
 
     /// <summary>The best week shapes, at least so many of those that are listed.</summary>
-    public BestAnswer Ranked(int upTo, CancellationToken cancellation)
-    {
-        lock (gate)
-        {
-            if (ranked is { } known && (known.Timetables.Count >= upTo || IsAll(known)))
-                return known;
-            var count = upTo <= RankedFirst ? RankedFirst : MostListed;
-            return ranked = Best.Of(Problem, count, 0, byShape: true, LongestRanking, cancellation);
-        }
-    }
+    public BestAnswer Ranked(int upTo, CancellationToken cancellation) =>
+        gate.Within(
+            () =>
+            {
+                if (ranked is { } known && (known.Timetables.Count >= upTo || IsAll(known)))
+                    return known;
+                var count = upTo <= RankedFirst ? RankedFirst : MostListed;
+                return ranked = Best.Of(Problem, count, 0, byShape: true, LongestRanking, cancellation);
+            },
+            cancellation
+        );
 
     private bool IsAll(BestAnswer known) =>
         known.Timetables.Count == MostListed || (UInt128)known.Timetables.Count >= Count.Total.WeekShapes;

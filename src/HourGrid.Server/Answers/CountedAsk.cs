@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Server.Computing;
 
 namespace HourGrid.Server.Answers;
 
@@ -23,10 +24,8 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
     /// <summary>Standings come after the count and do not hold it up.</summary>
     private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
 
-    private readonly Lock standingsGate = new();
-    private readonly Lock costsGate = new();
-    private StandingsAnswer? standings;
-    private CostsAnswer? costs;
+    private readonly Found<StandingsAnswer> standings = new(answer => answer.IsExact);
+    private readonly Found<CostsAnswer> costs = new(answer => answer.IsExact);
 
     public CountAnswer Count => count;
 
@@ -50,17 +49,10 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
         );
 
     public StandingsAnswer Standings(Problem problem, CancellationToken cancellation) =>
-        Known(
-            standingsGate,
-            ref standings,
-            () => Core.Engine.Answers.Standings.Of(problem, LongestDetail, cancellation),
-            answer => answer.IsExact
-        );
+        standings.OrFind(() => Core.Engine.Answers.Standings.Of(problem, LongestDetail, cancellation), cancellation);
 
     public CostsAnswer Costs(Problem problem, CancellationToken cancellation) =>
-        Known(
-            costsGate,
-            ref costs,
+        costs.OrFind(
             () =>
                 RuleCosts.Of(
                     problem.Snapshot,
@@ -69,21 +61,28 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
                     count.IsExact ? count.Total.Timetables : null,
                     cancellation
                 ),
-            answer => answer.IsExact
+            cancellation
         );
 
-    /// <summary>What is known, or is found now. What time did not suffice for is tried anew the next time.</summary>
-    private static T Known<T>(Lock gate, ref T? known, Func<T> find, Func<T, bool> isExact)
+    /// <summary>What is known once it is found. What time did not suffice for is tried anew the next time.</summary>
+    private sealed class Found<T>(Func<T, bool> isExact)
         where T : class
     {
-        lock (gate)
-        {
-            if (known is { } already)
-                return already;
-            var found = find();
-            if (isExact(found))
-                known = found;
-            return found;
-        }
+        private readonly Gate gate = new();
+        private T? known;
+
+        public T OrFind(Func<T> find, CancellationToken cancellation) =>
+            gate.Within(
+                () =>
+                {
+                    if (known is { } already)
+                        return already;
+                    var found = find();
+                    if (isExact(found))
+                        known = found;
+                    return found;
+                },
+                cancellation
+            );
     }
 }

@@ -1,8 +1,8 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
 using HourGrid.Formats.Json;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
-using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Answers;
@@ -14,7 +14,7 @@ internal static class HeldEndpoints
 
     public static void MapHeld(this IEndpointRouteBuilder api)
     {
-        var answers = api.MapGroup("/answers").RequireAuthorization().LimitAnswers();
+        var answers = api.MapGroup("/answers").RequireAuthorization().InTurn();
         answers.MapPost("/put-by", PutBy).WithName("PutBy").ReadsBody(typeof(PutByRequest)).ProducesProblems();
         answers.MapPost("/compared", Compare).WithName("Compare").ReadsBody(typeof(PutByRequest)).ProducesProblems();
         answers.MapPost("/survival", Survival).WithName("Survival").ReadsBody(typeof(HeldRequest)).ProducesProblems();

@@ -1,5 +1,6 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -13,7 +14,7 @@ internal static class CourseEndpoints
     public static void MapCourses(this IEndpointRouteBuilder api)
     {
         var courses = api.MapGroup("/terms/{term}/courses");
-        courses.MapGet("/", Suggestions).WithName("Suggestions");
+        courses.MapGet("/", Suggestions).InTurn().WithName("Suggestions");
         courses.MapGet("/{course}", Course).WithName("Course");
     }
 

@@ -1,14 +1,15 @@
 using System.Globalization;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
-using HourGrid.Server.Students;
 
 namespace HourGrid.Server.Courses;
 
@@ -22,7 +23,7 @@ internal static class FitEndpoints
 
     public static void MapFits(this IEndpointRouteBuilder api)
     {
-        var fits = api.MapGroup("/answers").RequireAuthorization().LimitAnswers();
+        var fits = api.MapGroup("/answers").RequireAuthorization().InTurn();
         fits.MapPost("/fits", Fits).WithName("Fits").ReadsBody(typeof(FitsRequest)).ProducesProblems();
         fits.MapPost("/standing", Standing)
             .WithName("Standing")
@@ -40,12 +41,7 @@ internal static class FitEndpoints
             if (snapshot.Find(new CourseId(courses[i])) is null)
                 throw new AskRefusedException($"courses[{i}]", $"{courses[i]} is not in the catalogue.");
         var fits = new FitRecord[courses.Count];
-        Parallel.For(
-            0,
-            fits.Length,
-            new ParallelOptions { CancellationToken = cancellation },
-            i => fits[i] = FitOf(snapshot, ask, new CourseId(courses[i]), cancellation)
-        );
+        ParallelRun.ForEach(fits.Length, i => fits[i] = FitOf(snapshot, ask, new CourseId(courses[i]), cancellation));
         return new(fits);
     }
 

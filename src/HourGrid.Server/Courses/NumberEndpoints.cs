@@ -2,6 +2,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -15,6 +16,7 @@ internal static class NumberEndpoints
 
     public static void MapNumbers(this IEndpointRouteBuilder api) =>
         api.MapPost("/terms/{term}/numbers", Read)
+            .InTurn()
             .WithName("ReadNumbers")
             .ReadsBody(typeof(NumbersRequest))
             .ProducesProblems();

@@ -4,6 +4,7 @@ using HourGrid.Core.Searching;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -17,7 +18,7 @@ internal static class SearchEndpoints
 
     public static void MapSearch(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/terms/{term}/search", Search).WithName("Search").ProducesProblems();
+        api.MapGet("/terms/{term}/search", Search).InTurn().WithName("Search").ProducesProblems();
         api.MapGet("/terms/{term}/facets", FacetsOf).WithName("Facets");
     }
 

@@ -19,7 +19,7 @@ internal static class SeatEndpoints
         api.MapPost("/terms/{term}/courses/{course}/seats", RefreshAsync)
             .WithName("RefreshSeats")
             .RequireAuthorization()
-            .LimitAnswers();
+            .LimitAtOnce();
 
     private static async Task<Results<Ok<CourseRecord>, ProblemHttpResult>> RefreshAsync(
         string term,

@@ -24,7 +24,7 @@ internal static class CalendarEndpoints
 
     public static void MapCalendarAddresses(this IEndpointRouteBuilder api)
     {
-        var addresses = api.MapGroup("/terms/{term}/calendar-address").RequireAuthorization().LimitAnswers();
+        var addresses = api.MapGroup("/terms/{term}/calendar-address").RequireAuthorization().LimitAtOnce();
         addresses.MapGet("/", FindAsync).WithName("CalendarAddress");
         addresses.MapPost("/", GiveAsync).WithName("GiveCalendarAddress");
         addresses.MapDelete("/", WithdrawAsync).WithName("WithdrawCalendarAddress");

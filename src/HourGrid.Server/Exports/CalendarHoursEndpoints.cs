@@ -3,9 +3,9 @@ using HourGrid.Formats.Asking;
 using HourGrid.Formats.Calendars;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Problems;
-using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Exports;
@@ -17,7 +17,7 @@ internal static class CalendarHoursEndpoints
         api.MapPost("/terms/{term}/calendar-hours", Read)
             .WithName("CalendarHours")
             .RequireAuthorization()
-            .LimitAnswers()
+            .InTurnWhole()
             .ReadsBody(typeof(CalendarRequest))
             .ProducesProblems();
 

@@ -6,9 +6,9 @@ using HourGrid.Formats.Calendars;
 using HourGrid.Formats.Timetables;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Problems;
-using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Exports;
@@ -18,7 +18,7 @@ internal static class ExportEndpoints
 {
     public static void MapExports(this IEndpointRouteBuilder api)
     {
-        var exports = api.MapGroup("/terms/{term}/timetable").RequireAuthorization().LimitAnswers();
+        var exports = api.MapGroup("/terms/{term}/timetable").RequireAuthorization();
         Map(
             "ics",
             "text/calendar",
@@ -58,6 +58,7 @@ internal static class ExportEndpoints
                             export => Encoding.UTF8.GetBytes(write(export, catalogue, clock))
                         )
                 )
+                .InTurn()
                 .WithName(name)
                 .ReadsBody(typeof(ExportRequest))
                 .Produces<string>(StatusCodes.Status200OK, type)

@@ -4,6 +4,7 @@ using HourGrid.Core.Engine;
 using HourGrid.Formats.Pictures;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 
 namespace HourGrid.Server.Exports;
@@ -38,6 +39,7 @@ internal static class PictureEndpoints
                                 )
                         )
                 )
+                .InTurnWhole()
                 .WithName(name)
                 .ReadsBody(typeof(PictureRequest))
                 .Produces<byte[]>(StatusCodes.Status200OK, type)

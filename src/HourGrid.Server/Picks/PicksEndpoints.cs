@@ -15,7 +15,7 @@ internal static class PicksEndpoints
 {
     public static void MapPicks(this IEndpointRouteBuilder api)
     {
-        var picks = api.MapGroup("/terms/{term}/picks").RequireAuthorization().LimitAnswers();
+        var picks = api.MapGroup("/terms/{term}/picks").RequireAuthorization().LimitAtOnce();
         picks.MapGet("/", OpenAsync).WithName("Picks");
         picks
             .MapPut("/", SaveAsync)

@@ -3,8 +3,10 @@ using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Json;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Sketches;
+using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
@@ -49,6 +51,11 @@ internal sealed class AskProblems(IProblemDetailsService problems) : IExceptionH
         {
             // The client has left; nobody reads the answer.
             httpContext.Response.StatusCode = StatusCodes.Status499ClientClosedRequest;
+            return true;
+        }
+        if (exception is BusyException busy)
+        {
+            await RequestLimits.RefuseAsync(httpContext, (int)BusyException.RetryAfter.TotalSeconds, busy.Message);
             return true;
         }
         if (DetailsOf(exception) is not { } details)

@@ -23,7 +23,7 @@ internal static class SketchEndpoints
     public static void MapSketches(this IEndpointRouteBuilder api)
     {
         api.MapPost("/terms/{term}/sketch", OpenAsync).WithName("OpenSketch").RequireAuthorization();
-        var ofTerm = api.MapGroup("/terms/{term}/sketches").RequireAuthorization().LimitAnswers();
+        var ofTerm = api.MapGroup("/terms/{term}/sketches").RequireAuthorization().LimitAtOnce();
         ofTerm.MapGet("/", ListAsync).WithName("Sketches");
         ofTerm.MapPost("/", NewAsync).WithName("NewSketch").ReadsBody(typeof(NewSketchRequest)).ProducesProblems();
         ofTerm
@@ -31,7 +31,7 @@ internal static class SketchEndpoints
             .WithName("OrderSketches")
             .ReadsBody(typeof(OrderRequest))
             .ProducesProblems();
-        var sketches = api.MapGroup("/sketches").RequireAuthorization().LimitAnswers();
+        var sketches = api.MapGroup("/sketches").RequireAuthorization().LimitAtOnce();
         sketches.MapSketchFiles(ofTerm);
         sketches.MapPost("/{id:guid}/choose", ChooseAsync).WithName("ChooseSketch");
         sketches.MapDelete("/{id:guid}", DeleteAsync).WithName("DeleteSketch");
@@ -51,8 +51,13 @@ internal static class SketchEndpoints
             sketches
                 .MapPost(
                     $"/{{id:guid}}/{name}",
-                    (Guid id, RequestBody body, SketchDesk desk, AnswerRoom room, CancellationToken cancellation) =>
-                        StepAsync(id, direction, body, desk, room, cancellation)
+                    (
+                        Guid id,
+                        RequestBody body,
+                        SketchDesk desk,
+                        SketchAnswers answers,
+                        CancellationToken cancellation
+                    ) => StepAsync(id, direction, body, desk, answers, cancellation)
                 )
                 .WithName(direction < 0 ? "UndoSketch" : "RedoSketch")
                 .ReadsBody(typeof(StepRequest))
@@ -168,13 +173,14 @@ internal static class SketchEndpoints
         RequestBody body,
         SketchDesk desk,
         AnswerRoom room,
+        SketchAnswers answers,
         CancellationToken cancellation
     )
     {
         var ask = body.Ask();
         room.Check(ask);
         var change = await desk.SaveAsync(id, body.Version(), Content(body, ask), cancellation);
-        return Result(change, room, cancellation);
+        return await ResultAsync(change, answers, cancellation);
     }
 
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> StepAsync(
@@ -182,30 +188,32 @@ internal static class SketchEndpoints
         int direction,
         RequestBody body,
         SketchDesk desk,
-        AnswerRoom room,
+        SketchAnswers answers,
         CancellationToken cancellation
     )
     {
         var change = await desk.StepAsync(id, body.Version(), direction, cancellation);
-        return Result(change, room, cancellation);
+        return await ResultAsync(change, answers, cancellation);
     }
 
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> ReadChangesAsync(
         Guid id,
         RequestBody body,
         SketchDesk desk,
-        AnswerRoom room,
+        SketchAnswers answers,
         CancellationToken cancellation
-    ) => Result(await desk.ReadChangesAsync(id, body.Version(), cancellation), room, cancellation);
+    ) => await ResultAsync(await desk.ReadChangesAsync(id, body.Version(), cancellation), answers, cancellation);
 
-    private static Results<Ok<SavedSketchRecord>, ProblemHttpResult> Result(
+    private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> ResultAsync(
         SketchChange change,
-        AnswerRoom room,
+        SketchAnswers answers,
         CancellationToken cancellation
     ) =>
         change switch
         {
-            SketchChange.Saved(var sketch, var ask) => TypedResults.Ok(Answered(sketch, ask, room, cancellation)),
+            SketchChange.Saved(var sketch, var ask) => TypedResults.Ok(
+                await answers.AnsweredAsync(sketch, ask, cancellation)
+            ),
             SketchChange.Stale(var newer) => TypedResults.Problem(
                 new StaleSketchProblem
                 {
@@ -218,22 +226,4 @@ internal static class SketchEndpoints
             SketchChange.OtherTerm(var expected) => OtherTerm(expected),
             _ => NoSuchSketch(),
         };
-
-    /// <summary>What was saved stays saved when it cannot be answered in time; the sentence says so.</summary>
-    private static SavedSketchRecord Answered(
-        SketchRecord sketch,
-        Ask ask,
-        AnswerRoom room,
-        CancellationToken cancellation
-    )
-    {
-        try
-        {
-            return new(sketch, room.Answer(ask, cancellation), null);
-        }
-        catch (Exception problem) when (problem is AskTooLargeException or AskRefusedException)
-        {
-            return new(sketch, null, problem.Message);
-        }
-    }
 }

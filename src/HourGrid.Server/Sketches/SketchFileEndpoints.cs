@@ -1,6 +1,7 @@
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Sketches;
 using HourGrid.Server.Answers;
+using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -27,11 +28,11 @@ internal static class SketchFileEndpoints
             sketches
                 .MapGet(
                     $"/{{id:guid}}/{file}",
-                    (Guid id, SketchDesk desk, AnswerRoom room, CancellationToken cancellation) =>
+                    (Guid id, SketchDesk desk, AnswerRoom room, StudentQueue queue, CancellationToken cancellation) =>
                         GiveAsync(
                             id,
                             desk,
-                            content => write(content, room, cancellation),
+                            content => queue.RunAsync(() => write(content, room, cancellation), cancellation),
                             $"{file}.json",
                             cancellation
                         )
@@ -52,11 +53,11 @@ internal static class SketchFileEndpoints
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> GiveAsync(
         Guid id,
         SketchDesk desk,
-        Func<SketchContent, byte[]> write,
+        Func<SketchContent, Task<byte[]>> write,
         string name,
         CancellationToken cancellation
     ) =>
         await desk.ContentAsync(id, cancellation) is { } content
-            ? TypedResults.File(write(content), Json, name)
+            ? TypedResults.File(await write(content), Json, name)
             : SketchEndpoints.NoSuchSketch();
 }

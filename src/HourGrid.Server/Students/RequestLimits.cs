@@ -12,7 +12,7 @@ namespace HourGrid.Server.Students;
 internal static class RequestLimits
 {
     private const string Visits = "visits";
-    private const string Answers = "answers";
+    private const string AtOnce = "at-once";
 
     /// <summary>A page visits once; who comes back is known by the cookie.</summary>
     private const int VisitsOfStudent = 60;
@@ -20,9 +20,9 @@ internal static class RequestLimits
     /// <summary>A lecture hall of newcomers behind one address.</summary>
     private const int NewcomersOfAddress = 300;
 
-    /// <summary>A window has a draft, a save and a few pages under way; the rest waits its turn.</summary>
-    private const int AnswersAtOnce = 8;
-    private const int AnswersWaiting = 64;
+    /// <summary>A window has a save and a few things to read under way; the rest waits its turn.</summary>
+    private const int MostAtOnce = 8;
+    private const int MostWaiting = 64;
 
     private static readonly TimeSpan Window = TimeSpan.FromMinutes(1);
 
@@ -33,16 +33,17 @@ internal static class RequestLimits
         limits.AddPolicy(
             Visits,
             http =>
-                CurrentStudent.IdOf(http.User) is { } student
-                    ? PerMinute($"{student}", VisitsOfStudent)
-                    : PerMinute(AddressOf(http), NewcomersOfAddress)
+                PerMinute(
+                    WhoAsks(http),
+                    CurrentStudent.IdOf(http.User) is null ? NewcomersOfAddress : VisitsOfStudent
+                )
         );
         limits.AddPolicy(
-            Answers,
+            AtOnce,
             http =>
                 RateLimitPartition.GetConcurrencyLimiter(
-                    CurrentStudent.IdOf(http.User) ?? Guid.Empty,
-                    _ => new() { PermitLimit = AnswersAtOnce, QueueLimit = AnswersWaiting }
+                    WhoAsks(http),
+                    _ => new() { PermitLimit = MostAtOnce, QueueLimit = MostWaiting }
                 )
         );
     }
@@ -50,8 +51,13 @@ internal static class RequestLimits
     public static T LimitVisits<T>(this T endpoint)
         where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Visits);
 
-    public static T LimitAnswers<T>(this T endpoint)
-        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Answers);
+    /// <summary>For what reads and writes the database; computing takes turns.</summary>
+    public static T LimitAtOnce<T>(this T endpoint)
+        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(AtOnce);
+
+    /// <summary>The student, or the address where none is known.</summary>
+    public static string WhoAsks(HttpContext http) =>
+        CurrentStudent.IdOf(http.User) is { } student ? $"{student}" : AddressOf(http);
 
     /// <summary>So many in a minute, under a key of their own.</summary>
     public static RateLimitPartition<string> PerMinute(string key, int most) =>
@@ -69,10 +75,20 @@ internal static class RequestLimits
         };
 
     /// <summary>Tells the sender to come again, and when.</summary>
-    public static async Task RefuseAsync(HttpContext http, RateLimitLease lease)
+    public static Task RefuseAsync(HttpContext http, RateLimitLease lease)
     {
         var wait = lease.TryGetMetadata(MetadataName.RetryAfter, out var known) ? known : TimeSpan.FromSeconds(1);
         var seconds = Math.Max(1, (int)Math.Ceiling(wait.TotalSeconds));
+        return RefuseAsync(
+            http,
+            seconds,
+            $"Too many requests came from here. Try again in {(seconds == 1 ? "a second" : $"{seconds} seconds")}."
+        );
+    }
+
+    /// <summary>The same in other words.</summary>
+    public static async Task RefuseAsync(HttpContext http, int seconds, string why)
+    {
         http.Response.StatusCode = StatusCodes.Status429TooManyRequests;
         http.Response.Headers.RetryAfter = seconds.ToString(CultureInfo.InvariantCulture);
         await http
@@ -81,12 +97,7 @@ internal static class RequestLimits
                 new()
                 {
                     HttpContext = http,
-                    ProblemDetails =
-                    {
-                        Status = StatusCodes.Status429TooManyRequests,
-                        Detail =
-                            $"Too many requests came from here. Try again in {(seconds == 1 ? "a second" : $"{seconds} seconds")}.",
-                    },
+                    ProblemDetails = { Status = StatusCodes.Status429TooManyRequests, Detail = why },
                 }
             );
     }

@@ -108,7 +108,7 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
             return [];
         var described = new RankedTimetable[places.Count];
         var taken = 0;
-        Shared.Run(
+        ParallelRun.Of(
             Math.Clamp(places.Count / FewToDescribe, 1, Environment.ProcessorCount),
             _ =>
             {

@@ -62,7 +62,7 @@ public static class EveryRow
         var frontier = layers.Frontier;
         var taken = 0;
         var isStopped = false;
-        Shared.Run(
+        ParallelRun.Of(
             Environment.ProcessorCount,
             worker =>
             {

@@ -34,10 +34,10 @@ internal static class LiftedCounts
                 .Select(group => group.ToArray()),
         ];
         // Compiling takes one thread, so the problems are compiled side by side.
-        Task<Problem>[] problems = [.. groups.Select(group => Task.Run(() => Compile(group)))];
-        foreach (var (group, compiling) in groups.Zip(problems))
+        var problems = new Problem[groups.Length];
+        ParallelRun.ForEach(groups.Length, i => problems[i] = Compile(groups[i]));
+        foreach (var (group, problem) in groups.Zip(problems))
         {
-            var problem = compiling.GetAwaiter().GetResult();
             // What breaks a rule in every root is found once for all of them; so roots without one of the rules are apart.
             foreach (
                 var part in group

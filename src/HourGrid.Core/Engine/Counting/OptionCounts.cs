@@ -110,7 +110,7 @@ internal sealed unsafe class OptionCounts<T>
         }
         var taken = 0;
         var isExact = true;
-        Shared.Run(
+        ParallelRun.Of(
             frontier.Count < StatesAtATime ? 1 : Environment.ProcessorCount,
             _ =>
             {

@@ -67,7 +67,7 @@ internal sealed unsafe class TimetableCount : IDisposable
         var taken = 0;
         var stopped = false;
         var below = limit.Leaving(0.5, Layers.GoingOver);
-        Shared.Run(
+        ParallelRun.Of(
             frontier.Count < WorthSharing ? 1 : Environment.ProcessorCount,
             worker =>
             {

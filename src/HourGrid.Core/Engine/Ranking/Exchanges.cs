@@ -57,7 +57,7 @@ internal sealed unsafe class Exchanges
     /// <param name="count">How many.</param>
     /// <param name="limit">Stops at any moment.</param>
     public static void Try(RankedProblem ranked, Root root, Ceiling ceiling, int count, WorkLimit limit) =>
-        Shared.Run(
+        ParallelRun.Of(
             Environment.ProcessorCount,
             _ =>
             {

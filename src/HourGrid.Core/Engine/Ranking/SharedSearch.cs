@@ -57,7 +57,7 @@ internal static unsafe class SharedSearch
             return (Together(best), false);
         var isStopped = false;
         var taken = -1;
-        Shared.Run(
+        ParallelRun.Of(
             Environment.ProcessorCount,
             _ =>
             {

@@ -1,0 +1,36 @@
+using System.Diagnostics;
+using HourGrid.Core.Engine;
+
+namespace HourGrid.Server.Computing;
+
+/// <summary>A worker of the queue, on one thread of a job.</summary>
+/// <param name="queue">The queue.</param>
+/// <param name="job">The job.</param>
+internal sealed class LentWorker(FairQueue queue, Job job) : Worker
+{
+    /// <summary>Of the time that a job waits, so much counts against its budgets: what takes long says so in the end.</summary>
+    private const double WaitThatCounts = 1 / 3.0;
+
+    public Job Job => job;
+
+    /// <summary>When its slice of time began.</summary>
+    public TimeSpan Since { get; set; } = FairQueue.Now;
+
+    protected override long OwnClock =>
+        Stopwatch.GetTimestamp() - (long)(job.Waited.TotalSeconds * (1 - WaitThatCounts) * Stopwatch.Frequency);
+
+    public void Run(Action work) => Lend(work);
+
+    public T Run<T>(Func<T> work)
+    {
+        T found = default!;
+        Lend(() => found = work());
+        return found;
+    }
+
+    protected override void YieldWhenDue() => queue.YieldWhenDue(this);
+
+    protected override void GiveUpWhile(Action wait) => queue.GiveUpWhile(this, wait);
+
+    protected override Task? TryBeginIdle(Action work) => queue.TryBegin(job, work);
+}

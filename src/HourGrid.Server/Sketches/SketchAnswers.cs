@@ -1,0 +1,24 @@
+using HourGrid.Core.Asking;
+using HourGrid.Core.Engine;
+using HourGrid.Core.Engine.Compiling;
+using HourGrid.Server.Answers;
+using HourGrid.Server.Computing;
+
+namespace HourGrid.Server.Sketches;
+
+/// <summary>Answers what was saved.</summary>
+internal sealed class SketchAnswers(AnswerRoom room, StudentQueue queue)
+{
+    /// <summary>What was saved stays saved when it cannot be answered in time; the sentence says so.</summary>
+    public async Task<SavedSketchRecord> AnsweredAsync(SketchRecord sketch, Ask ask, CancellationToken cancellation)
+    {
+        try
+        {
+            return new(sketch, await queue.RunAsync(() => room.Answer(ask, cancellation), cancellation), null);
+        }
+        catch (Exception problem) when (problem is AskTooLargeException or AskRefusedException or BusyException)
+        {
+            return new(sketch, null, problem.Message);
+        }
+    }
+}
