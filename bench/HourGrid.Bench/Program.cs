@@ -5,6 +5,7 @@ using System.Text.Json;
 using HourGrid.Bench;
 using HourGrid.Bench.Ladder;
 using HourGrid.Bench.University;
+using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Catalogue;
 
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
@@ -23,6 +24,10 @@ var catalogueOf = new Option<string>("--catalogue-of")
 {
     Description = "Writes the catalogue of a rung, to be served.",
 };
+var universityOf = new Option<int>("--university-of")
+{
+    Description = "Writes the catalogue of a university with so many courses, to be imported.",
+};
 var root = new RootCommand("Measures the engine on the made ladder, beside its peers, and a large catalogue.")
 {
     rungs,
@@ -32,6 +37,7 @@ var root = new RootCommand("Measures the engine on the made ladder, beside its p
     one,
     university,
     catalogueOf,
+    universityOf,
 };
 root.SetAction(parsed =>
 {
@@ -47,11 +53,9 @@ root.SetAction(parsed =>
         return 0;
     }
     if (parsed.GetValue(catalogueOf) is { } served)
-    {
-        using var output = Console.OpenStandardOutput();
-        output.Write(CatalogueJson.Write(Rungs.Get(served).Catalogue));
-        return 0;
-    }
+        return Write(Rungs.Get(served).Catalogue);
+    if (parsed.GetValue(universityOf) is > 0 and var courses)
+        return Write(LargeUniversity.Make(courses));
     if (parsed.GetValue(catalogueOnly))
     {
         Console.WriteLine(Apart<CatalogueReport>("catalogue", "--measure-catalogue"));
@@ -73,6 +77,13 @@ root.SetAction(parsed =>
     return 0;
 });
 return root.Parse(args).Invoke();
+
+static int Write(UniversityCatalogue catalogue)
+{
+    using var output = Console.OpenStandardOutput();
+    output.Write(CatalogueJson.Write(catalogue));
+    return 0;
+}
 
 static T Apart<T>(string what, params string[] arguments)
 {

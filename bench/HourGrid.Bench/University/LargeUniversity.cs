@@ -4,7 +4,7 @@ using HourGrid.Core.Catalogue;
 
 namespace HourGrid.Bench.University;
 
-/// <summary>Makes the catalogue of a large university: 5,060 courses with 25,878 sections, the same every time.</summary>
+/// <summary>Makes the catalogue of a large university, the same every time: 5,060 courses with 25,878 sections, or more.</summary>
 internal static class LargeUniversity
 {
     public const int Courses = 5_060;
@@ -51,7 +51,8 @@ internal static class LargeUniversity
         (WeekdaySet.Of(Weekday.Monday, Weekday.Wednesday), 75),
     ];
 
-    public static UniversityCatalogue Make()
+    /// <param name="courses">How many.</param>
+    public static UniversityCatalogue Make(int courses = Courses)
     {
         var dice = new Dice(2027);
         var instructors = Enumerable
@@ -65,7 +66,7 @@ internal static class LargeUniversity
             campuses,
             CourseMaker.Travel.Entries,
             [CourseMaker.Term],
-            [.. Enumerable.Range(0, Courses).Select(i => MakeCourse(i, dice, instructors, ref number))]
+            [.. Enumerable.Range(0, courses).Select(i => MakeCourse(i, dice, instructors, ref number))]
         );
     }
 
@@ -78,7 +79,7 @@ internal static class LargeUniversity
 
     private static Course MakeCourse(int index, Dice dice, string[] instructors, ref int number)
     {
-        var subject = $"{(char)('A' + index / 50 % 10)}{(char)('A' + index / 50 / 10)}X";
+        var subject = $"{Letter(index / 50 % 10)}{Letter(index / 500)}{Letter('X' - 'A' + index / 13_000)}";
         var course = (100 + index % 50 * 8).ToString(CultureInfo.InvariantCulture);
         var sections = new List<Section>();
         for (var i = 0; i < SectionsOfCourse + (index < CoursesWithOneMore ? 1 : 0); i++)
@@ -96,6 +97,8 @@ internal static class LargeUniversity
             Sections = sections,
         };
     }
+
+    private static char Letter(int number) => (char)('A' + number % 26);
 
     private static Section MakeSection(int place, Dice dice, string[] instructors, int number, List<Section> before)
     {

@@ -1,4 +1,5 @@
 using System.Text;
+using HourGrid.Core.Engine;
 using SkiaSharp;
 
 namespace HourGrid.Formats.Pictures;
@@ -33,6 +34,7 @@ internal sealed class PictureFont
     /// <param name="baseline">On what it stands.</param>
     public SKPath Outline(string text, float size, float left, float baseline)
     {
+        Worker.Yield();
         var outline = new SKPath();
         foreach (var (glyph, typeface, advance) in Letters(text, size))
         {

@@ -1,0 +1,107 @@
+// What the server is put under, and how long it takes then. Every figure is of this machine and this moment, the client
+// that asks included.
+import { spawn } from 'node:child_process';
+import { evenly, oneAfterTheOther } from './arrivals.mjs';
+import { Figures } from './figures.mjs';
+import { Student, term } from './student.mjs';
+
+const seconds = 10;
+
+const visiting = (address, count) => Promise.all(Array.from({ length: count }, () => Student.visits(address)));
+
+/** Seven of ten ask, the others search and save in equal parts; nobody waits between two requests. */
+export async function mixed(address, made, connections) {
+  const students = await visiting(address, connections);
+  const figures = new Figures();
+  await oneAfterTheOther(students, seconds, (student) => {
+    const draw = made.below(100);
+    if (draw < 70) return figures.measure('answers', () => student.answer(made.ask()));
+    if (draw < 85) return figures.measure('searches', () => student.search(made.search()));
+    return figures.measure('saves', () => student.save(made.ask()));
+  });
+  students.forEach((student) => student.leave());
+  return figures.lines(`${connections} connections, each asking without a pause`, seconds);
+}
+
+/** Many students at one answer a second each. */
+export async function steady(address, made, count) {
+  const students = await visiting(address, count);
+  const figures = new Figures();
+  await evenly(students, count, seconds, (student) => figures.measure('answers', () => student.answer(made.ask())));
+  students.forEach((student) => student.leave());
+  return figures.lines(`${count} students at one answer a second`, seconds);
+}
+
+/** Sixty answers a second for others, while some do the worst they can. */
+export async function besideTheWorst(address, made, name, count, atOnce, worst) {
+  const [others, greedy] = await Promise.all([visiting(address, 60), visiting(address, count * atOnce)]);
+  // Several connections of one student.
+  greedy.forEach((one, i) => (one.headers = greedy[i - (i % atOnce)].headers));
+  const figures = new Figures();
+  let isOver = false;
+  let done = 0;
+  let refused = 0;
+  const greed = greedy.map(async (student) => {
+    while (!isOver) {
+      const { status } = await worst(student, made);
+      if (status === 200) done++;
+      else if (status === 429) refused++;
+      else throw new Error(`${name}: ${status}`);
+    }
+  });
+  await evenly(others, 60, seconds, (student) => figures.measure('others', () => student.answer(made.ask())));
+  isOver = true;
+  greedy.forEach((student) => student.leave());
+  await Promise.allSettled(greed);
+  others.forEach((student) => student.leave());
+  return figures.lines(`60 answers a second beside ${name} (${done} of it done, ${refused} refused)`, seconds);
+}
+
+const fits = (student, made) =>
+  student.sendBlindly('POST', '/api/answers/fits', { ask: made.ask(6), courses: made.ids(50) });
+
+const picture = (student, made) => {
+  const sections = made.courses.flatMap((course) => course.sections.filter((section) => section.term === term));
+  return student.sendBlindly('POST', `/api/terms/${term}/timetable/png`, {
+    name: 'A week',
+    sections: sections.slice(0, 80).map((section) => section.number),
+    theme: 'light',
+    colours: {},
+  });
+};
+
+const description = (student) => student.sendBlindly('GET', '/api/openapi.json');
+
+export const worsts = [
+  ['nothing', 0, 1, fits],
+  ['one student with 8 × the fits of 50 courses', 1, 8, fits],
+  ['eight students with 64 × the fits of 50 courses each', 8, 64, fits],
+  ['one student with 8 × a picture of 80 sections', 1, 8, picture],
+  ['eight students with 8 × a picture of 80 sections each', 8, 8, picture],
+  ['one with 32 × the description of the API', 1, 32, description],
+];
+
+/** A hundred saves a second, by themselves or while a command runs. */
+export async function saving(address, made, title, command) {
+  const students = await visiting(address, 100);
+  const figures = new Figures();
+  let isOver = false;
+  const running = command === undefined ? wait(seconds * 1000) : run(command);
+  void running.finally(() => (isOver = true));
+  const began = performance.now();
+  await evenly(students, 100, command === undefined ? seconds : 600, (student) =>
+    isOver ? undefined : figures.measure('saves', () => student.save(made.ask())),
+  );
+  const took = (performance.now() - began) / 1000;
+  await running;
+  students.forEach((student) => student.leave());
+  return figures.lines(`100 saves a second ${title}, ${took.toFixed(0)} s`, took);
+}
+
+const wait = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+const run = ([program, ...words]) =>
+  new Promise((resolve, reject) => {
+    const process = spawn(program, words, { stdio: ['ignore', 'ignore', 'inherit'] });
+    process.on('exit', (code) => (code === 0 ? resolve() : reject(new Error(`${program} ended with ${code}`))));
+  });
