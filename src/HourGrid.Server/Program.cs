@@ -20,7 +20,7 @@ builder.Services.AddProblems();
 builder.Services.AddStudents();
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
-builder.Services.AddSingleton<FairQueue>();
+builder.Services.AddSingleton(new FairQueue(FairQueue.WorkersHere));
 builder.Services.AddSingleton<AnswerRoom>();
 builder.Services.AddSingleton<HeldRoom>();
 builder.Services.AddSingleton<WarmUp>();

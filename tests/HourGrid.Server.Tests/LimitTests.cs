@@ -1,4 +1,5 @@
 using System.Net;
+using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
 namespace HourGrid.Server.Tests;
@@ -76,6 +77,35 @@ public sealed class LimitTests : IDisposable
         using var elsewhere = From("2001:db8:1:3::1");
         using var other = await elsewhere.GetAsync($"/calendars/{0:D43}.ics");
         Assert.Equal(HttpStatusCode.NotFound, other.StatusCode);
+    }
+
+    /// <summary>More than anybody's window asks for: what is too much is refused at once, and the rest is answered.</summary>
+    [Fact]
+    public async Task Who_asks_too_much_at_once_is_told_when_to_come_again()
+    {
+        using var greedy = await server.StudentAsync();
+        var answers = await Task.WhenAll(
+            Enumerable.Range(0, 200).Select(_ => greedy.PostAsJsonAsync("/api/answers/fits", FitsOfAll()))
+        );
+        Assert.All(
+            answers,
+            answer => Assert.True(answer.StatusCode is HttpStatusCode.OK or HttpStatusCode.TooManyRequests)
+        );
+        var refused = answers.First(answer => answer.StatusCode == HttpStatusCode.TooManyRequests);
+        Assert.Equal("5", refused.Headers.GetValues("Retry-After").Single());
+        Assert.Equal("application/problem+json", refused.Content.Headers.ContentType?.MediaType);
+        var told = JsonNode.Parse(await refused.Content.ReadAsStringAsync())!["detail"]!.GetValue<string>();
+        Assert.EndsWith("Try again in 5 seconds.", told, StringComparison.Ordinal);
+        Assert.Contains(answers, answer => answer.IsSuccessStatusCode);
+        foreach (var answer in answers)
+            answer.Dispose();
+
+        static JsonObject FitsOfAll() =>
+            new()
+            {
+                ["ask"] = Requests.AskFor("TID 210", "ACO 220", "WRT 101"),
+                ["courses"] = new JsonArray([.. PlainSearch.Offered[..50].Select(course => (JsonNode)course)]),
+            };
     }
 
     /// <summary>Whoever may say where a request comes from could shut out whom he likes.</summary>

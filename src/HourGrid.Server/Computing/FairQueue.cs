@@ -10,7 +10,8 @@ namespace HourGrid.Server.Computing;
 /// Fair queuing in slices of time, with a memory that fades: Demers, Keshav, Shenker, “Analysis and simulation of a fair
 /// queueing algorithm”, 1989; the fading as in the priorities of time-sharing systems.
 /// </remarks>
-internal sealed class FairQueue
+/// <param name="workers">How many, at least 2.</param>
+internal sealed class FairQueue(int workers)
 {
     /// <summary>How long work keeps its worker while somebody waits who comes before it.</summary>
     private static readonly TimeSpan Slice = TimeSpan.FromMilliseconds(5);
@@ -19,10 +20,10 @@ internal sealed class FairQueue
     private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(10);
 
     /// <summary>Of one student, waiting and begun.</summary>
-    private const int MostOfStudent = 72;
+    public const int MostOfStudent = 72;
 
     /// <summary>Of one student; a draft comes at once while a few pages are worked out.</summary>
-    private const int MostBegunOfStudent = 8;
+    public const int MostBegunOfStudent = 8;
 
     /// <summary>Of all students, but that each may have one.</summary>
     private const int MostBegun = 32;
@@ -33,10 +34,12 @@ internal sealed class FairQueue
     /// <summary>Seconds of work that are as good as none.</summary>
     private const double Forgotten = 0.001;
 
+    /// <summary>One a processor; two at least, so that what cannot yield does not hold up all the others.</summary>
+    public static int WorkersHere => Math.Max(2, Environment.ProcessorCount);
+
     private readonly Lock gate = new();
     private readonly Dictionary<string, Account> accounts = [];
     private readonly List<Turn> waiting = [];
-    private readonly int workers = Math.Max(2, Environment.ProcessorCount);
     private int working;
     private int workingWhole;
     private int begun;
@@ -52,6 +55,8 @@ internal sealed class FairQueue
     public async Task<T> RunAsync<T>(string who, bool isWhole, Func<T> work, CancellationToken cancellation)
     {
         var turn = Enter(who, isWhole);
+        if (turn.Granted.IsCompleted)
+            return Work();
         try
         {
             await turn.Granted.WaitAsync(LongestWait, cancellation);
@@ -61,14 +66,26 @@ internal sealed class FairQueue
             Withdraw(turn, who);
             throw problem is TimeoutException ? BusyException.MuchToCompute() : problem;
         }
-        var worker = new LentWorker(this, turn.Job);
-        try
+        // Where some wait, work may be stopped for others, and threads that stand still must not be the pool's: all that
+        // the server does besides would wait for them.
+        return await Task.Factory.StartNew(
+            Work,
+            CancellationToken.None,
+            TaskCreationOptions.LongRunning,
+            TaskScheduler.Default
+        );
+
+        T Work()
         {
-            return worker.Run(work);
-        }
-        finally
-        {
-            Leave(worker, who);
+            var worker = new LentWorker(this, turn.Job);
+            try
+            {
+                return worker.Run(work);
+            }
+            finally
+            {
+                Leave(worker, who);
+            }
         }
     }
 
@@ -197,7 +214,6 @@ internal sealed class FairQueue
         });
     }
 
-    // A wait on a task tells the pool that the thread is blocked, so that it begins another one.
     private static void Resume(LentWorker worker, Turn? turn)
     {
         turn?.Granted.Wait();

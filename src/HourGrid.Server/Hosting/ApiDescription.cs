@@ -22,7 +22,7 @@ internal static class ApiDescription
                 "/api/openapi.json",
                 async (HttpRequest request, HttpResponse response) => Give(request, response, await document.Value)
             )
-            .LimitAtOnce()
+            .LimitDocuments()
             .ExcludeFromDescription();
     }
 

@@ -13,12 +13,16 @@ internal static class RequestLimits
 {
     private const string Visits = "visits";
     private const string AtOnce = "at-once";
+    private const string Documents = "documents";
 
     /// <summary>A page visits once; who comes back is known by the cookie.</summary>
     private const int VisitsOfStudent = 60;
 
     /// <summary>A lecture hall of newcomers behind one address.</summary>
     private const int NewcomersOfAddress = 300;
+
+    /// <summary>Who reads a large document that never changes reads it once.</summary>
+    private const int DocumentsOfOne = 30;
 
     /// <summary>A window has a save and a few things to read under way; the rest waits its turn.</summary>
     private const int MostAtOnce = 8;
@@ -38,6 +42,7 @@ internal static class RequestLimits
                     CurrentStudent.IdOf(http.User) is null ? NewcomersOfAddress : VisitsOfStudent
                 )
         );
+        limits.AddPolicy(Documents, http => PerMinute(WhoAsks(http), DocumentsOfOne));
         limits.AddPolicy(
             AtOnce,
             http =>
@@ -50,6 +55,9 @@ internal static class RequestLimits
 
     public static T LimitVisits<T>(this T endpoint)
         where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Visits);
+
+    public static T LimitDocuments<T>(this T endpoint)
+        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Documents);
 
     /// <summary>For what reads and writes the database; computing takes turns.</summary>
     public static T LimitAtOnce<T>(this T endpoint)
