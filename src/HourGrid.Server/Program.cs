@@ -28,6 +28,7 @@ builder.Services.AddSingleton<CalendarLimits>();
 builder.Services.AddSingleton<WriteTurns>();
 builder.Services.AddScoped<StudentQueue>();
 builder.Services.AddScoped<SketchRows>();
+builder.Services.AddSingleton<StepSizes>();
 builder.Services.AddScoped<StepRoom>();
 builder.Services.AddScoped<SketchShelf>();
 builder.Services.AddScoped<SketchDesk>();

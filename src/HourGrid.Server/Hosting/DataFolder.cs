@@ -23,7 +23,7 @@ internal static class DataFolder
         var path = DatabaseFile.In(folder);
         var catalogue = new CurrentCatalogue();
         builder.Services.AddSingleton(_ => catalogue);
-        builder.Services.AddDbContext<HourGridContext>(options => DatabaseFile.Use(options, path));
+        builder.Services.AddDbContextPool<HourGridContext>(options => DatabaseFile.Use(options, path));
         if (IsDescribingOnly)
             return;
         const UnixFileMode owner = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute;

@@ -34,20 +34,22 @@ internal sealed class SketchDesk(HourGridContext database, SketchRows rows, Step
         ChangeAsync(
             id,
             version,
-            async row =>
+            async (row, hasStepsToDrop) =>
             {
                 if (row.TermId != content.Ask.Term.Value)
                     return new SketchChange.OtherTerm(row.TermId);
-                await database
-                    .SketchSteps.Where(step => step.SketchId == id)
-                    .Where(step => step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept)
-                    .ExecuteDeleteAsync(cancellation);
+                if (hasStepsToDrop)
+                    await database
+                        .SketchSteps.Where(step => step.SketchId == id)
+                        .Where(step => step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept)
+                        .ExecuteDeleteAsync(cancellation);
                 var step = SketchRows.Step(id, row.CurrentStep + 1, content);
                 await room.MakeAsync(step.Size, cancellation);
                 row.CurrentStep++;
                 database.SketchSteps.Add(step);
                 return null;
             },
+            row => rows.SavedAsync(row, content, cancellation),
             cancellation
         );
 
@@ -56,13 +58,14 @@ internal sealed class SketchDesk(HourGridContext database, SketchRows rows, Step
         ChangeAsync(
             id,
             version,
-            async row =>
+            async (row, _) =>
             {
                 var target = row.CurrentStep + direction;
                 if (await rows.StepExistsAsync(id, target, cancellation))
                     row.CurrentStep = target;
                 return null;
             },
+            row => rows.StateAsync(row, cancellation),
             cancellation
         );
 
@@ -71,33 +74,55 @@ internal sealed class SketchDesk(HourGridContext database, SketchRows rows, Step
         ChangeAsync(
             id,
             version,
-            async row =>
+            async (row, _) =>
             {
                 row.ChangesRead = await rows.LatestChangeAsync(cancellation);
                 return null;
             },
+            row => rows.StateAsync(row, cancellation),
             cancellation
         );
 
+    /// <summary>
+    /// Makes a change in one turn to write. What can be known before is read before: others wait for the turn to end, and
+    /// what is changed in between is met by the version.
+    /// </summary>
+    /// <param name="id">The sketch.</param>
+    /// <param name="version">The version that is changed.</param>
+    /// <param name="change">Given the sketch, and whether it has steps that a new one drops; gives why it is refused.</param>
+    /// <param name="state">What the sketch is after the change.</param>
+    /// <param name="cancellation">Stops before anything is committed.</param>
     private async Task<SketchChange> ChangeAsync(
         Guid id,
         long version,
-        Func<SketchRow, Task<SketchChange?>> change,
+        Func<SketchRow, bool, Task<SketchChange?>> change,
+        Func<SketchRow, Task<(SketchRecord, Ask)>> state,
         CancellationToken cancellation
     )
     {
+        var found = await rows.Mine()
+            .Where(row => row.Id == id)
+            .Select(row => new
+            {
+                Row = row,
+                HasStepsToDrop = row.Steps.Any(step =>
+                    step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept
+                ),
+            })
+            .SingleOrDefaultAsync(cancellation);
+        if (found is null)
+            return new SketchChange.NotFound();
+        var row = found.Row;
+        if (row.Version != version)
+            return new SketchChange.Stale((await rows.StateAsync(row, cancellation)).Record);
         try
         {
             await using var transaction = await writes.BeginAsync(database, cancellation);
-            if (await rows.Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
-                return new SketchChange.NotFound();
-            if (row.Version != version)
-                return new SketchChange.Stale((await rows.StateAsync(row, cancellation)).Record);
-            if (await change(row) is { } refused)
+            if (await change(row, found.HasStepsToDrop) is { } refused)
                 return refused;
             row.Version++;
             await database.SaveChangesAsync(cancellation);
-            var (record, ask) = await rows.StateAsync(row, cancellation);
+            var (record, ask) = await state(row);
             await transaction.CommitAsync(cancellation);
             return new SketchChange.Saved(record, ask);
         }

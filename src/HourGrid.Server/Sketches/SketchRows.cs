@@ -28,24 +28,44 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
         var current = await CurrentAsync(row, cancellation);
         var (ask, dropped) = AskOf(row, current);
         var (shortlist, droppedTimetables) = PutByJson.StoredShortlist(current.ShortlistJson);
-        var record = new SketchRecord(
-            row.Id,
-            current.Name,
-            row.TermId,
-            row.Version,
+        var record = await RecordAsync(
+            row,
+            new(current.Name, ask, shortlist),
+            [.. dropped, .. droppedTimetables],
             await StepExistsAsync(row.Id, row.CurrentStep - 1, cancellation),
             await StepExistsAsync(row.Id, row.CurrentStep + 1, cancellation),
-            await ChangesAsync(row, ask, cancellation),
-            [
-                .. dropped
-                    .Concat(droppedTimetables)
-                    .Select(problem => new DroppedRecord(problem.Path, problem.Found, problem.Expected)),
-            ],
-            AskDocument.Of(ask),
-            [.. shortlist.Select(PutByDocument.Of)]
+            cancellation
         );
         return (record, ask);
     }
+
+    /// <summary>A sketch as it is once a step was added to those it had.</summary>
+    public async Task<(SketchRecord Record, Ask Ask)> SavedAsync(
+        SketchRow row,
+        SketchContent content,
+        CancellationToken cancellation
+    ) => (await RecordAsync(row, content, [], canUndo: true, canRedo: false, cancellation), content.Ask);
+
+    private async Task<SketchRecord> RecordAsync(
+        SketchRow row,
+        SketchContent content,
+        IReadOnlyList<FormatProblem> dropped,
+        bool canUndo,
+        bool canRedo,
+        CancellationToken cancellation
+    ) =>
+        new(
+            row.Id,
+            content.Name,
+            row.TermId,
+            row.Version,
+            canUndo,
+            canRedo,
+            await ChangesAsync(row, content.Ask, cancellation),
+            [.. dropped.Select(problem => new DroppedRecord(problem.Path, problem.Found, problem.Expected))],
+            AskDocument.Of(content.Ask),
+            [.. content.Shortlist.Select(PutByDocument.Of)]
+        );
 
     /// <summary>What a sketch holds now.</summary>
     public Task<SketchStepRow> CurrentAsync(SketchRow row, CancellationToken cancellation) =>

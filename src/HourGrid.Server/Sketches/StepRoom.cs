@@ -8,7 +8,7 @@ namespace HourGrid.Server.Sketches;
 /// <summary>
 /// Keeps what a student's steps of undo take within bounds: the oldest go for new ones. What holds now never goes.
 /// </summary>
-internal sealed class StepRoom(HourGridContext database, CurrentStudent student)
+internal sealed class StepRoom(HourGridContext database, CurrentStudent student, StepSizes sizes)
 {
     /// <summary>Characters that all steps of a student may take, of sketches and of what is picked.</summary>
     private const long Most = 20_000_000;
@@ -19,7 +19,14 @@ internal sealed class StepRoom(HourGridContext database, CurrentStudent student)
     /// <exception cref="NoRoomException">What holds now takes all there is.</exception>
     public async Task MakeAsync(int size, CancellationToken cancellation)
     {
-        var over = await TakenAsync(cancellation) + size - Most;
+        if (sizes.MostOf(student.Id) + size <= Most)
+        {
+            sizes.Add(student.Id, size);
+            return;
+        }
+        var taken = await TakenAsync(cancellation);
+        sizes.Set(student.Id, taken + size);
+        var over = taken + size - Most;
         if (over <= 0)
             return;
         var sketches = await Mine()
