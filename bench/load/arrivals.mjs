@@ -10,11 +10,14 @@ export async function oneAfterTheOther(students, seconds, send) {
   );
 }
 
-/** So many a second, evenly, from one student after the other; who still waits for an answer sends the next after it. */
-export async function evenly(students, perSecond, seconds, send) {
+/**
+ * So many a second, evenly, from one student after the other, for so many seconds or until it is over; who still waits for
+ * an answer sends the next after it.
+ */
+export async function evenly(students, perSecond, seconds, send, isOver = () => false) {
   const began = performance.now();
   const last = new Map(students.map((student) => [student, Promise.resolve()]));
-  for (let i = 0; i < perSecond * seconds; i++) {
+  for (let i = 0; i < perSecond * seconds && !isOver(); i++) {
     const due = began + (i * 1000) / perSecond;
     const wait = due - performance.now();
     if (wait > 0) await new Promise((resolve) => setTimeout(resolve, wait));

@@ -6,6 +6,7 @@ import { Figures } from './figures.mjs';
 import { Student, term } from './student.mjs';
 
 const seconds = 10;
+const longest = 600;
 
 const visiting = (address, count) => Promise.all(Array.from({ length: count }, () => Student.visits(address)));
 
@@ -89,8 +90,12 @@ export async function saving(address, made, title, command) {
   const running = command === undefined ? wait(seconds * 1000) : run(command);
   void running.finally(() => (isOver = true));
   const began = performance.now();
-  await evenly(students, 100, command === undefined ? seconds : 600, (student) =>
-    isOver ? undefined : figures.measure('saves', () => student.save(made.ask())),
+  await evenly(
+    students,
+    100,
+    command === undefined ? seconds : longest,
+    (student) => figures.measure('saves', () => student.save(made.ask())),
+    () => isOver,
   );
   const took = (performance.now() - began) / 1000;
   await running;

@@ -95,7 +95,9 @@ internal static class CatalogueCommands
             await Console.Error.WriteLineAsync("hg import: nothing was changed.");
             return InputFile.WrongInput;
         }
-        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or CommandException)
+        catch (Exception problem)
+            when (problem is IOException or UnauthorizedAccessException or CommandException or ImportUnderWayException
+            )
         {
             await Console.Error.WriteLineAsync($"hg import: {problem.Message} Nothing was changed.");
             return InputFile.WrongInput;

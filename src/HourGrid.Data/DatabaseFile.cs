@@ -1,4 +1,5 @@
 using System.Reflection;
+using HourGrid.Data.Catalogue;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Diagnostics;
@@ -36,6 +37,7 @@ public static class DatabaseFile
         // A process killed while migrating leaves its lock behind, and the next start would wait for it forever.
         if (isInterrupted)
             await database.Database.ExecuteSqlRawAsync("DELETE FROM __EFMigrationsLock;", cancellation);
+        await CatalogueMove.BeforeMigrationAsync(database, newest, cancellation);
         await database.Database.MigrateAsync(cancellation);
         await database.Database.ExecuteSqlRawAsync("PRAGMA journal_mode = WAL;", cancellation);
     }

@@ -6,16 +6,11 @@ using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data;
 
-/// <summary>Everything Hour Grid keeps, in one SQLite file.</summary>
+/// <summary>What Hour Grid keeps of its students, and which catalogue holds, in one SQLite file.</summary>
 public sealed class HourGridContext(DbContextOptions<HourGridContext> options) : DbContext(options)
 {
-    public DbSet<CatalogueRow> Catalogue => Set<CatalogueRow>();
-    public DbSet<SubjectRow> Subjects => Set<SubjectRow>();
-    public DbSet<CampusRow> Campuses => Set<CampusRow>();
-    public DbSet<TravelRow> Travel => Set<TravelRow>();
-    public DbSet<TermRow> Terms => Set<TermRow>();
-    public DbSet<CourseRow> Courses => Set<CourseRow>();
-    public DbSet<SectionRow> Sections => Set<SectionRow>();
+    public DbSet<CatalogueStateRow> CatalogueState => Set<CatalogueStateRow>();
+    public DbSet<SeatsRow> Seats => Set<SeatsRow>();
     public DbSet<StudentRow> Students => Set<StudentRow>();
     public DbSet<SketchRow> Sketches => Set<SketchRow>();
     public DbSet<SectionChangeRow> SectionChanges => Set<SectionChangeRow>();
@@ -26,7 +21,7 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
-        CatalogueConfiguration.Configure(modelBuilder);
+        CatalogueStateConfiguration.Configure(modelBuilder);
         SketchConfiguration.Configure(modelBuilder);
         PicksConfiguration.Configure(modelBuilder);
         CalendarConfiguration.Configure(modelBuilder);

@@ -40,8 +40,7 @@ public sealed class CatalogueStorageTests : IDisposable
             await DatabaseFile.PrepareAsync(file.File);
             Assert.Equal(start == 0, await CatalogueImport.ImportFirstAsync(database, sample, Now));
         }
-        await using var after = Open();
-        Assert.Equal(sample.Courses.Count, await after.Courses.CountAsync());
+        Assert.Equal(["catalogue-1.db"], file.Catalogues());
     }
 
     [Fact]
@@ -60,8 +59,46 @@ public sealed class CatalogueStorageTests : IDisposable
         }
         await using var after = Open();
         Assert.Null(await CatalogueReading.ReadAsync(after));
-        Assert.Equal(0, await after.Courses.CountAsync());
-        Assert.Equal(0, await after.Campuses.CountAsync());
+        Assert.Empty(file.Catalogues());
+    }
+
+    /// <summary>Catalogues stood in tables of the database once.</summary>
+    [Fact]
+    public async Task A_catalogue_of_an_older_database_is_kept()
+    {
+        var sample = TestDatabase.Sample();
+        await using (var database = Open())
+        {
+            await database.Database.MigrateAsync("StepSizes");
+            await database.Database.ExecuteSqlRawAsync(
+                """
+                INSERT INTO Catalogue (Id, Institution, TimeZone, Version) VALUES (1, 'Old', 'Europe/Lisbon', 7);
+                INSERT INTO Terms (Id, Position, Name, Start, "End") VALUES ('T', 0, 'Term', '2027-01-11', '2027-04-30');
+                INSERT INTO Courses (Id, Position, Subject, Number, Title, Description, Materials, MinCreditsHundredths,
+                    MaxCreditsHundredths, Level, Attributes, Corequisites, Restrictions)
+                    VALUES ('TID 1', 0, 'TID', '1', 'Tides', '', '', 300, 300, 'undergraduate', '[]', '[]', '[]');
+                INSERT INTO Sections (Id, CourseId, TermId, Number, Position, Label, Component, Arrangement, Mode,
+                    Instructors, Capacity, Enrolled, WaitlistCapacity, Waitlisted, SeatsAsOfUtc, Status, Consent, Notes,
+                    Materials)
+                    VALUES (5, 'TID 1', 'T', '10001', 0, 'L01', 'lecture', '', 'InPerson', '["A. Body"]', 20, 3, 0, 0,
+                    '2026-11-25 09:30:00', 'Open', 0, '', '');
+                INSERT INTO Meetings (SectionId, Position, Days, StartMinute, EndMinute, Room, "From", "To", EveryWeeks)
+                    VALUES (5, 0, 5, 540, 590, 'Hall', '2027-01-11', '2027-04-30', 1);
+                """
+            );
+        }
+        await DatabaseFile.PrepareAsync(file.File);
+        await using var again = Open();
+        var read = (await CatalogueReading.ReadAsync(again))!;
+        Assert.Equal((1, 7, "Old"), (read.Import, read.Version, read.Catalogue.Institution));
+        var section = read.Catalogue.Courses.Single().Sections.Single();
+        Assert.Equal(("10001", 3, 1), (section.Number.Value, section.Seats.Enrolled, section.Patterns.Count));
+        // A newer one is brought over it as over any other.
+        await CatalogueImport.ImportAsync(again, sample, Now);
+        Assert.Equal(
+            [.. sample.Terms.Select(term => term.Id.Value), "T"],
+            (await CatalogueReading.ReadAsync(again))!.Catalogue.Terms.Select(term => term.Id.Value)
+        );
     }
 
     [Fact]
@@ -69,7 +106,7 @@ public sealed class CatalogueStorageTests : IDisposable
     {
         await using (var database = Open())
         {
-            var older = database.Database.GetMigrations().SkipLast(1).Last();
+            var older = database.Database.GetMigrations().SkipLast(2).Last();
             await database.Database.MigrateAsync(older);
             await database.Database.ExecuteSqlRawAsync(
                 "INSERT INTO __EFMigrationsLock (Id, Timestamp) VALUES (1, '2027-01-01')"

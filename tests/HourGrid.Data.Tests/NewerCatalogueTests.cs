@@ -30,25 +30,22 @@ public sealed class NewerCatalogueTests : IDisposable
         var sample = TestDatabase.Sample();
         await PrepareAsync();
         await ImportAsync(sample, Before);
-        var ids = await IdsAsync();
         var changes = await ImportAsync(sample, Now);
         Assert.Empty(changes.NewCourses);
         Assert.Empty(changes.GoneCourses);
         Assert.Empty(changes.Sections);
-        Assert.Equal(ids, await IdsAsync());
         Assert.Equal(TestDatabase.Say(sample), TestDatabase.Say(await ReadAsync()));
         await using var database = file.Open();
-        Assert.Equal(2, await CatalogueReading.VersionAsync(database));
+        Assert.Equal(2, (await CatalogueReading.StateAsync(database))!.Version);
     }
 
     [Fact]
-    public async Task Sections_keep_their_identity_and_every_change_is_told()
+    public async Task Every_change_is_told()
     {
         var sample = TestDatabase.Sample();
         var newer = Newer(sample, out var told);
         await PrepareAsync();
         await ImportAsync(sample, Before);
-        var ids = await IdsAsync();
         var changes = await ImportAsync(newer, Now);
 
         Assert.Equal(
@@ -59,9 +56,6 @@ public sealed class NewerCatalogueTests : IDisposable
                 .ToArray()
         );
         Assert.Equal(TestDatabase.Say(newer), TestDatabase.Say(await ReadAsync()));
-        var after = await IdsAsync();
-        foreach (var (number, id) in after.Where(pair => ids.ContainsKey(pair.Key)))
-            Assert.Equal(ids[number], id);
         await using var database = file.Open();
         var kept = await database.SectionChanges.ToListAsync();
         Assert.Equal(
@@ -112,8 +106,142 @@ public sealed class NewerCatalogueTests : IDisposable
         await Assert.ThrowsAnyAsync<Exception>(() => ImportAsync(broken, Now));
         Assert.Equal(TestDatabase.Say(sample), TestDatabase.Say(await ReadAsync()));
         await using var database = file.Open();
-        Assert.Equal(1, await CatalogueReading.VersionAsync(database));
+        Assert.Equal(1, (await CatalogueReading.StateAsync(database))!.Version);
+        Assert.Equal(["catalogue-1.db"], file.Catalogues());
         Assert.Equal(0, await database.SectionChanges.CountAsync());
+    }
+
+    [Fact]
+    public async Task The_one_before_stays_until_the_next()
+    {
+        var sample = TestDatabase.Sample();
+        await PrepareAsync();
+        foreach (var _ in Enumerable.Range(0, 4))
+            await ImportAsync(sample, Now);
+        Assert.Equal(["catalogue-3.db", "catalogue-4.db"], file.Catalogues());
+    }
+
+    [Fact]
+    public async Task What_a_killed_import_left_is_cleared_away_by_the_next()
+    {
+        var sample = TestDatabase.Sample();
+        await PrepareAsync();
+        await ImportAsync(sample, Before);
+        await using (var database = file.Open())
+        {
+            database.SectionChanges.Add(
+                new()
+                {
+                    TermId = "2027SP",
+                    CourseId = "TID 210",
+                    Number = "1",
+                    Label = "L01",
+                    Import = 2,
+                }
+            );
+            await database.SaveChangesAsync();
+        }
+        var part = Path.Combine(Path.GetDirectoryName(file.File)!, "catalogue-killed.part");
+        await File.WriteAllTextAsync(part, "half a file");
+        await ImportAsync(Newer(sample, out var told), Now);
+        await using var after = file.Open();
+        var news = await after.SectionChanges.ToListAsync();
+        Assert.DoesNotContain(news, row => row.Number == "1");
+        Assert.Equal(
+            told.Count(pair => pair.Value is SectionChange.Gone or SectionChange.Moved),
+            news.Count(row => row.Import == 2)
+        );
+        Assert.Equal(["catalogue-1.db", "catalogue-2.db"], file.Catalogues());
+    }
+
+    [Fact]
+    public async Task Only_one_imports_at_a_time()
+    {
+        await PrepareAsync();
+        var folder = Path.GetDirectoryName(file.File)!;
+        await using (
+            new FileStream(
+                Path.Combine(folder, "import.lock"),
+                FileMode.OpenOrCreate,
+                FileAccess.ReadWrite,
+                FileShare.None
+            )
+        )
+            await Assert.ThrowsAsync<ImportUnderWayException>(() => ImportAsync(TestDatabase.Sample(), Now));
+        await ImportAsync(TestDatabase.Sample(), Now);
+    }
+
+    /// <summary>Seats are refreshed while an import is under way: those of a moment after its own stay.</summary>
+    [Fact]
+    public async Task Seats_newer_than_the_import_stay()
+    {
+        var sample = TestDatabase.Sample();
+        await PrepareAsync();
+        await ImportAsync(sample, Before);
+        var (first, second) = (sample.Courses[0], sample.Courses[1]);
+        await KeepAsync(first, Now.AddMinutes(1));
+        await KeepAsync(second, Before.AddMinutes(1));
+        await ImportAsync(sample, Now);
+        await using var database = file.Open();
+        var read = (await CatalogueReading.ReadAsync(database))!;
+        var term = first.Sections[0].Term;
+        Assert.Equal(Now.AddMinutes(1), read.SeatsAsOfUtc[(term, first.Id)]);
+        Assert.Equal(Now, read.SeatsAsOfUtc[(second.Sections[0].Term, second.Id)]);
+        Assert.All(
+            read.Catalogue.Courses[0].Sections.Where(section => section.Term == term),
+            section => Assert.Equal(1_000, section.Seats.Capacity)
+        );
+        Assert.Equal(
+            second.Sections.Select(section => section.Seats),
+            read.Catalogue.Courses[1].Sections.Select(section => section.Seats)
+        );
+    }
+
+    [Fact]
+    public async Task Where_the_newest_cannot_be_used_the_one_before_is()
+    {
+        var sample = TestDatabase.Sample();
+        await PrepareAsync();
+        await ImportAsync(sample, Before);
+        await ImportAsync(sample with { Institution = "Newer" }, Now);
+        await File.WriteAllTextAsync(
+            Path.Combine(Path.GetDirectoryName(file.File)!, "catalogue-2.db"),
+            "no database"
+        );
+        var (taken, failed) = (new List<KeptCatalogue>(), new List<int>());
+        Assert.True(CatalogueReading.TakeUsable(file.File, taken.Add, (import, _) => failed.Add(import)));
+        Assert.Equal((1, 2), (taken.Single().Import, taken.Single().Version));
+        Assert.Equal(TestDatabase.Say(sample), TestDatabase.Say(taken.Single().Catalogue));
+        Assert.Equal([2], failed);
+        // What can be read but not served is passed over, too.
+        taken.Clear();
+        Assert.Throws<InvalidDataException>(() =>
+            CatalogueReading.TakeUsable(
+                file.File,
+                _ => throw new ArithmeticException(),
+                (import, _) => failed.Add(import)
+            )
+        );
+        Assert.Equal([2, 2, 1], failed);
+        // Importing again mends it.
+        await ImportAsync(sample with { Institution = "Mended" }, Now);
+        Assert.Equal("Mended", (await ReadAsync()).Institution);
+    }
+
+    private async Task KeepAsync(Course course, DateTime asOf)
+    {
+        await using var database = file.Open();
+        using var writes = new WriteTurns();
+        await SeatKeeping.KeepAsync(
+            database,
+            writes,
+            course.Sections[0].Term,
+            course.Id,
+            course
+                .Sections.Where(section => section.Term == course.Sections[0].Term)
+                .ToDictionary(section => section.Number, _ => new SeatFigures(1_000, 1, 0, 0)),
+            asOf
+        );
     }
 
     /// <summary>A catalogue in which one section of each kind has changed, with what should be told.</summary>
@@ -198,11 +326,5 @@ public sealed class NewerCatalogueTests : IDisposable
     {
         await using var database = file.Open();
         return (await CatalogueReading.ReadAsync(database))!.Catalogue;
-    }
-
-    private async Task<Dictionary<string, int>> IdsAsync()
-    {
-        await using var database = file.Open();
-        return await database.Sections.ToDictionaryAsync(row => $"{row.TermId} {row.Number}", row => row.Id);
     }
 }

@@ -20,6 +20,10 @@ internal sealed class TestDatabase : IDisposable
     /// <summary>Where the file is.</summary>
     public string File => DatabaseFile.In(folder.FullName);
 
+    /// <summary>The files of catalogues beside it, by name.</summary>
+    public string[] Catalogues() =>
+        [.. folder.GetFiles("catalogue-*").Select(file => file.Name).Order(StringComparer.Ordinal)];
+
     public HourGridContext Open() => DatabaseFile.Open(File);
 
     public static UniversityCatalogue Sample()

@@ -83,7 +83,7 @@ internal static class CatalogueBench
         var file = CatalogueJson.Write(LargeUniversity.Make());
         var import = await ImportAsync(path, file);
         var parse = Time(() => JsonDocument.Parse(file).Dispose());
-        var insert = PlainInserts.Measure(path);
+        var insert = PlainInserts.Measure(Path.Combine(Path.GetDirectoryName(path)!, "catalogue-1.db"));
         var again = await ImportAsync(path, file);
         var peak = RungBench.PeakMegabytes();
         var start = Stopwatch.GetTimestamp();

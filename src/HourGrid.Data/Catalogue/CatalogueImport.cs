@@ -1,16 +1,26 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
+using HourGrid.Data.Sketches;
+using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
-/// <summary>Brings a catalogue into the database, all of it or nothing.</summary>
+/// <summary>
+/// Brings a catalogue into the data folder, all of it or nothing. It is read, compared and written into a file of its own
+/// while others save; one short transaction makes it the one that holds.
+/// </summary>
 public static class CatalogueImport
 {
-    /// <summary>Imports the catalogue unless the database already holds one.</summary>
+    /// <summary>News of sections are written so many at a time; nobody waits for more.</summary>
+    private const int NewsAtATime = 500;
+
+    private const int TheOnlyState = 1;
+
+    /// <summary>Imports the catalogue unless there is one already.</summary>
     /// <param name="database">The database.</param>
     /// <param name="catalogue">What to import.</param>
     /// <param name="asOfUtc">When its seats were true.</param>
-    /// <param name="cancellation">Stops before anything is written.</param>
+    /// <param name="cancellation">Stops before it holds.</param>
     /// <returns>Whether it was imported.</returns>
     public static async Task<bool> ImportFirstAsync(
         HourGridContext database,
@@ -19,25 +29,24 @@ public static class CatalogueImport
         CancellationToken cancellation = default
     )
     {
-        var kept = await KeptRows.ReadAsync(database, cancellation);
-        if (kept.Version != 0)
+        if (await CatalogueReading.StateAsync(database, cancellation) is not null)
             return false;
-        var (changes, merge) = Compared(kept, Nothing, catalogue, asOfUtc);
-        Build(catalogue);
-        return await merge.WriteAsync(database, changes, cancellation);
+        await ImportAsync(database, catalogue, asOfUtc, cancellation: cancellation);
+        return true;
     }
 
     /// <summary>
-    /// Imports a catalogue over whatever the database holds. Terms that it does not have stay as they are; in its own
-    /// terms, sections keep their identity by registration number, and those that it does not have go.
+    /// Imports a catalogue over the one that holds. Terms that it does not have stay as they are; its own terms become what
+    /// it says.
     /// </summary>
     /// <param name="database">The database.</param>
     /// <param name="catalogue">What to import.</param>
     /// <param name="asOfUtc">When its seats were true.</param>
     /// <param name="isRemovalMeant">Whether a term may lose more than a tenth of its sections.</param>
-    /// <param name="cancellation">Stops before anything is written.</param>
+    /// <param name="cancellation">Stops before it holds.</param>
     /// <returns>What changed; everything is new where there was no catalogue.</returns>
     /// <exception cref="RemovalRefusedException">A term would lose more than it may. Nothing was changed.</exception>
+    /// <exception cref="ImportUnderWayException">Another import is under way. Nothing was changed.</exception>
     public static async Task<CatalogueChanges> ImportAsync(
         HourGridContext database,
         UniversityCatalogue catalogue,
@@ -46,28 +55,31 @@ public static class CatalogueImport
         CancellationToken cancellation = default
     )
     {
+        var files = CatalogueFiles.Beside(database.Database.GetDbConnection().DataSource);
+        using var held = files.HoldForImport();
         // All that a server builds of it; what cannot be built must not be kept, or no server would start.
         var building = Task.Run(() => Build(catalogue), cancellation);
-        // Read and compared before anything is locked; again where somebody else wrote in between.
-        while (true)
+        var state = await CatalogueReading.StateAsync(database, cancellation);
+        var rows = state is null ? null : CatalogueReading.UsableRows(database, state);
+        var before = rows is null ? new("", [], [], [], []) : CatalogueReading.CatalogueOf(rows);
+        var changes = CatalogueChanges.Between(before, catalogue);
+        if (!isRemovalMeant && TermRemoval.LargeOnes(before, changes) is { Count: > 0 } removals)
+            throw new RemovalRefusedException(removals);
+        var part = files.Write(MergedRows.Of(rows, catalogue, asOfUtc));
+        try
         {
-            var kept = await KeptRows.ReadAsync(database, cancellation);
-            var before = CatalogueReading.Of(kept)?.Catalogue ?? Nothing;
-            var (changes, merge) = Compared(kept, before, catalogue, asOfUtc);
-            if (!isRemovalMeant && TermRemoval.LargeOnes(before, changes) is { Count: > 0 } removals)
-                throw new RemovalRefusedException(removals);
             await building;
-            if (await merge.WriteAsync(database, changes, cancellation))
-                return changes;
+            var import = (state?.Import ?? 0) + 1;
+            await TellAsync(database, changes, import, asOfUtc, cancellation);
+            await SwitchAsync(database, catalogue, asOfUtc, () => files.Keep(part, import), cancellation);
+            files.DropBefore(import);
+            return changes;
+        }
+        finally
+        {
+            File.Delete(part);
         }
     }
-
-    private static (CatalogueChanges, CatalogueMerge) Compared(
-        KeptRows kept,
-        UniversityCatalogue before,
-        UniversityCatalogue catalogue,
-        DateTime asOfUtc
-    ) => (CatalogueChanges.Between(before, catalogue), new(kept, catalogue, asOfUtc));
 
     private static void Build(UniversityCatalogue catalogue)
     {
@@ -75,7 +87,62 @@ public static class CatalogueImport
             _ = new CourseIndex(catalogue.SnapshotOf(term.Id)!);
     }
 
-    private static UniversityCatalogue Nothing { get; } = new("", [], [], [], []);
+    /// <summary>Writes what became of sections, a few at a time. Nobody is told of it before the import holds.</summary>
+    private static async Task TellAsync(
+        HourGridContext database,
+        CatalogueChanges changes,
+        int import,
+        DateTime asOfUtc,
+        CancellationToken cancellation
+    )
+    {
+        // An import that was killed may have left some under the same number.
+        var left = database.SectionChanges.Where(row => row.Import >= import).OrderBy(row => row.Id);
+        while (await left.Take(NewsAtATime).ExecuteDeleteAsync(cancellation) > 0) { }
+        var news = changes.Sections.Where(one => one.Change is SectionChange.Gone or SectionChange.Moved);
+        foreach (var some in news.Chunk(NewsAtATime))
+        {
+            database.SectionChanges.AddRange(
+                some.Select(one => new SectionChangeRow
+                {
+                    TermId = one.Term.Value,
+                    CourseId = one.Course.Value,
+                    Number = one.Number.Value,
+                    Label = one.Before!.Label,
+                    IsGone = one.Change == SectionChange.Gone,
+                    ImportedUtc = asOfUtc,
+                    Import = import,
+                })
+            );
+            await database.SaveChangesAsync(cancellation);
+            database.ChangeTracker.Clear();
+        }
+    }
+
+    /// <summary>Makes what was written the catalogue that holds.</summary>
+    private static async Task SwitchAsync(
+        HourGridContext database,
+        UniversityCatalogue catalogue,
+        DateTime asOfUtc,
+        Action keep,
+        CancellationToken cancellation
+    )
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
+        var state = await database.CatalogueState.SingleOrDefaultAsync(cancellation);
+        if (state is null)
+            database.CatalogueState.Add(state = new() { Id = TheOnlyState });
+        state.Import++;
+        state.Version++;
+        string[] terms = [.. catalogue.Terms.Select(term => term.Id.Value)];
+        await database
+            .Seats.Where(row => terms.Contains(row.TermId) && row.AsOfUtc <= asOfUtc)
+            .ExecuteDeleteAsync(cancellation);
+        await database.SaveChangesAsync(cancellation);
+        keep();
+        await transaction.CommitAsync(cancellation);
+        database.ChangeTracker.Clear();
+    }
 }
 
 /// <summary>An import would take away more of a term than is done without being told to.</summary>
@@ -86,3 +153,7 @@ public sealed class RemovalRefusedException(IReadOnlyList<TermRemoval> removals)
     /// <summary>The terms, and what they would lose.</summary>
     public IReadOnlyList<TermRemoval> Removals => removals;
 }
+
+/// <summary>Another import is under way.</summary>
+/// <param name="inner">How that was found.</param>
+public sealed class ImportUnderWayException(Exception inner) : Exception("Another import is under way.", inner);

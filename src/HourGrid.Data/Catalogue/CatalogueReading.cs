@@ -4,59 +4,160 @@ using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
-/// <summary>The catalogue of the database.</summary>
+/// <summary>A catalogue as it is kept.</summary>
 /// <param name="Catalogue">The catalogue.</param>
-/// <param name="Version">Grows with every change to it.</param>
+/// <param name="Import">The number of the import that brought it.</param>
+/// <param name="Version">Grows with every import and with newer seats.</param>
 /// <param name="SeatsAsOfUtc">When the seats of a term's course were true, the oldest of its sections.</param>
 public sealed record KeptCatalogue(
     UniversityCatalogue Catalogue,
+    int Import,
     int Version,
     IReadOnlyDictionary<(TermId Term, CourseId Course), DateTime> SeatsAsOfUtc
 );
 
-/// <summary>Reads the whole catalogue out of the database.</summary>
+/// <summary>Reads a whole catalogue, with the seats that are newer than it.</summary>
 public static class CatalogueReading
 {
-    /// <summary>The catalogue as it is kept, or null while none was imported.</summary>
+    /// <summary>The catalogue that holds, or null while none was imported.</summary>
     public static async Task<KeptCatalogue?> ReadAsync(
         HourGridContext database,
         CancellationToken cancellation = default
-    ) => Of(await KeptRows.ReadAsync(database, cancellation));
+    ) => await StateAsync(database, cancellation) is { } state ? Kept(PathOf(database), state, state.Import) : null;
 
-    /// <summary>The same, from the file at a path.</summary>
-    public static KeptCatalogue? Read(string path)
+    /// <summary>
+    /// Takes the catalogue that holds, or where it cannot be used, the one before it.
+    /// </summary>
+    /// <param name="path">The database.</param>
+    /// <param name="take">Uses a catalogue; may fail, too.</param>
+    /// <param name="cannotUse">Told of each that cannot be used, by the number of its import.</param>
+    /// <returns>Whether there is any.</returns>
+    /// <exception cref="InvalidDataException">There are some, and none can be used.</exception>
+    public static bool TakeUsable(string path, Action<KeptCatalogue> take, Action<int, Exception> cannotUse)
+    {
+        ArgumentNullException.ThrowIfNull(take);
+        ArgumentNullException.ThrowIfNull(cannotUse);
+        if (StateIn(path) is not { } state)
+            return false;
+        foreach (var import in Candidates(path, state))
+            try
+            {
+                take(Kept(path, state, import));
+                return true;
+            }
+            catch (Exception problem) when (problem is not OutOfMemoryException)
+            {
+                cannotUse(import, problem);
+            }
+        throw new InvalidDataException("None of the catalogues in the data folder can be used.");
+    }
+
+    /// <summary>Which catalogue holds; null while none was imported.</summary>
+    public static Task<CatalogueStateRow?> StateAsync(
+        HourGridContext database,
+        CancellationToken cancellation = default
+    ) => database.CatalogueState.AsNoTracking().SingleOrDefaultAsync(cancellation);
+
+    /// <summary>The rows of the catalogue that holds, or the one before where that cannot be read; null without either.</summary>
+    internal static KeptRows? UsableRows(HourGridContext database, CatalogueStateRow state)
+    {
+        foreach (var import in Candidates(PathOf(database), state))
+            try
+            {
+                return Rows(PathOf(database), import);
+            }
+            catch (Exception problem) when (problem is not OutOfMemoryException)
+            {
+                // It is to be replaced.
+            }
+        return null;
+    }
+
+    private static IEnumerable<int> Candidates(string path, CatalogueStateRow state) =>
+        CatalogueFiles.Beside(path).Imports().Where(import => import < state.Import).Prepend(state.Import);
+
+    private static string PathOf(HourGridContext database) => database.Database.GetDbConnection().DataSource;
+
+    private static CatalogueStateRow? StateIn(string path)
     {
         using var connection = new SqliteConnection(DatabaseFile.ConnectionTo(path));
         connection.Open();
-        return Of(KeptRows.Read(connection));
+        return new RowCursor(connection)
+            .All(
+                "SELECT Id, Import, Version FROM CatalogueState",
+                row => new CatalogueStateRow
+                {
+                    Id = row.Whole(),
+                    Import = row.Whole(),
+                    Version = row.Whole(),
+                }
+            )
+            .SingleOrDefault();
     }
 
-    internal static KeptCatalogue? Of(KeptRows rows)
+    private static KeptCatalogue Kept(string path, CatalogueStateRow state, int import)
     {
-        if (rows.Catalogue is not { } catalogue)
-            return null;
-        var sections = rows.Sections.ToLookup(section => section.CourseId);
+        var rows = Rows(path, import);
         return new(
-            new(
-                catalogue.Institution,
-                [.. rows.Campuses.Select(row => new Campus(new(row.Id), row.Name))],
-                [.. rows.Travel.Select(row => new Travel(new(row.FromCampusId), new(row.ToCampusId), row.Minutes))],
-                [.. rows.Terms.Select(TermOf)],
-                [.. rows.Courses.Select(row => CourseOf(row, sections[row.Id]))]
-            )
-            {
-                TimeZone = catalogue.TimeZone,
-                Subjects = [.. rows.Subjects.Select(row => new Subject(row.Code, row.Name))],
-            },
-            catalogue.Version,
+            CatalogueOf(rows),
+            import,
+            state.Version,
             rows.Sections.GroupBy(section => (new TermId(section.TermId), new CourseId(section.CourseId)))
                 .ToDictionary(its => its.Key, its => its.Min(section => section.SeatsAsOfUtc))
         );
     }
 
-    /// <summary>The version that is kept now; 0 while there is no catalogue.</summary>
-    public static Task<int> VersionAsync(HourGridContext database, CancellationToken cancellation = default) =>
-        database.Catalogue.Select(row => row.Version).SingleOrDefaultAsync(cancellation);
+    private static KeptRows Rows(string path, int import)
+    {
+        var rows = CatalogueFiles.Beside(path).Read(import);
+        var seats = SeatsIn(path).ToDictionary(row => (row.TermId, row.Number));
+        foreach (var section in rows.Sections)
+            if (seats.TryGetValue((section.TermId, section.Number), out var newer))
+            {
+                section.Capacity = newer.Capacity;
+                section.Enrolled = newer.Enrolled;
+                section.WaitlistCapacity = newer.WaitlistCapacity;
+                section.Waitlisted = newer.Waitlisted;
+                section.SeatsAsOfUtc = newer.AsOfUtc;
+            }
+        return rows;
+    }
+
+    private static List<SeatsRow> SeatsIn(string path)
+    {
+        using var connection = new SqliteConnection(DatabaseFile.ConnectionTo(path));
+        connection.Open();
+        return new RowCursor(connection).All(
+            "SELECT TermId, Number, CourseId, Capacity, Enrolled, WaitlistCapacity, Waitlisted, AsOfUtc FROM Seats",
+            row => new SeatsRow
+            {
+                TermId = row.Text(),
+                Number = row.Text(),
+                CourseId = row.Text(),
+                Capacity = row.Whole(),
+                Enrolled = row.Whole(),
+                WaitlistCapacity = row.Whole(),
+                Waitlisted = row.Whole(),
+                AsOfUtc = row.Moment(),
+            }
+        );
+    }
+
+    internal static UniversityCatalogue CatalogueOf(KeptRows rows)
+    {
+        var sections = rows.Sections.ToLookup(section => section.CourseId);
+        return new(
+            rows.Catalogue.Institution,
+            [.. rows.Campuses.Select(row => new Campus(new(row.Id), row.Name))],
+            [.. rows.Travel.Select(row => new Travel(new(row.FromCampusId), new(row.ToCampusId), row.Minutes))],
+            [.. rows.Terms.Select(TermOf)],
+            [.. rows.Courses.Select(row => CourseOf(row, sections[row.Id]))]
+        )
+        {
+            TimeZone = rows.Catalogue.TimeZone,
+            Subjects = [.. rows.Subjects.Select(row => new Subject(row.Code, row.Name))],
+        };
+    }
 
     private static Term TermOf(TermRow row) =>
         new(

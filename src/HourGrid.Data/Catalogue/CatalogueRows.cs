@@ -9,9 +9,6 @@ public sealed class CatalogueRow
     public int Id { get; set; }
     public required string Institution { get; set; }
     public required string TimeZone { get; set; }
-
-    /// <summary>Grows with every import, so that what was computed from an older catalogue is told apart.</summary>
-    public int Version { get; set; }
 }
 
 public sealed class SubjectRow

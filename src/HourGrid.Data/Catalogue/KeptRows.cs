@@ -4,8 +4,8 @@ using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
-/// <summary>The rows of the catalogue that the database holds.</summary>
-/// <param name="Catalogue">The catalogue itself; null while there is none.</param>
+/// <summary>The rows of a catalogue.</summary>
+/// <param name="Catalogue">The catalogue itself.</param>
 /// <param name="Subjects">Subjects, in order.</param>
 /// <param name="Campuses">Campuses, in order.</param>
 /// <param name="Travel">Travel times.</param>
@@ -13,7 +13,7 @@ namespace HourGrid.Data.Catalogue;
 /// <param name="Courses">Courses without their sections, in order.</param>
 /// <param name="Sections">Sections with their meetings and links, in order.</param>
 internal sealed record KeptRows(
-    CatalogueRow? Catalogue,
+    CatalogueRow Catalogue,
     IReadOnlyList<SubjectRow> Subjects,
     IReadOnlyList<CampusRow> Campuses,
     IReadOnlyList<TravelRow> Travel,
@@ -22,102 +22,66 @@ internal sealed record KeptRows(
     IReadOnlyList<SectionRow> Sections
 )
 {
-    /// <summary>The version of the catalogue; 0 while there is none.</summary>
-    public int Version => Catalogue?.Version ?? 0;
-
-    /// <summary>Reads them all.</summary>
-    public static async Task<KeptRows> ReadAsync(HourGridContext database, CancellationToken cancellation)
-    {
-        await database.Database.OpenConnectionAsync(cancellation);
-        try
-        {
-            return Read(database.Database.GetDbConnection());
-        }
-        finally
-        {
-            await database.Database.CloseConnectionAsync();
-        }
-    }
-
-    /// <summary>
-    /// Reads them all from an open connection, in one transaction, so that an import in between cannot mix two catalogues;
-    /// nobody who writes waits for it.
-    /// </summary>
+    /// <summary>Reads them all from an open connection.</summary>
     public static KeptRows Read(DbConnection connection)
     {
-        Run("BEGIN DEFERRED");
-        try
-        {
-            var rows = new RowCursor(connection);
-            var terms = rows.All(
-                "SELECT Id, Position, Name, Start, \"End\" FROM Terms ORDER BY Position",
-                row => new TermRow
+        var rows = new RowCursor(connection);
+        var terms = rows.All(
+            "SELECT Id, Position, Name, Start, \"End\" FROM Terms ORDER BY Position",
+            row => new TermRow
+            {
+                Id = row.Text(),
+                Position = row.Whole(),
+                Name = row.Text(),
+                Start = row.Date(),
+                End = row.Date(),
+            }
+        );
+        AddParts(rows, terms.ToDictionary(term => term.Id));
+        var sections = ReadSections(rows);
+        AddMeetings(rows, sections.ToDictionary(section => section.Id));
+        return new(
+            rows.All(
+                    "SELECT Id, Institution, TimeZone FROM Catalogue",
+                    row => new CatalogueRow
+                    {
+                        Id = row.Whole(),
+                        Institution = row.Text(),
+                        TimeZone = row.Text(),
+                    }
+                )
+                .Single(),
+            rows.All(
+                "SELECT Code, Position, Name FROM Subjects ORDER BY Position",
+                row => new SubjectRow
+                {
+                    Code = row.Text(),
+                    Position = row.Whole(),
+                    Name = row.Text(),
+                }
+            ),
+            rows.All(
+                "SELECT Id, Position, Name FROM Campuses ORDER BY Position",
+                row => new CampusRow
                 {
                     Id = row.Text(),
                     Position = row.Whole(),
                     Name = row.Text(),
-                    Start = row.Date(),
-                    End = row.Date(),
                 }
-            );
-            AddParts(rows, terms.ToDictionary(term => term.Id));
-            var sections = ReadSections(rows);
-            AddMeetings(rows, sections.ToDictionary(section => section.Id));
-            return new(
-                rows.All(
-                        "SELECT Id, Institution, TimeZone, Version FROM Catalogue",
-                        row => new CatalogueRow
-                        {
-                            Id = row.Whole(),
-                            Institution = row.Text(),
-                            TimeZone = row.Text(),
-                            Version = row.Whole(),
-                        }
-                    )
-                    .SingleOrDefault(),
-                rows.All(
-                    "SELECT Code, Position, Name FROM Subjects ORDER BY Position",
-                    row => new SubjectRow
-                    {
-                        Code = row.Text(),
-                        Position = row.Whole(),
-                        Name = row.Text(),
-                    }
-                ),
-                rows.All(
-                    "SELECT Id, Position, Name FROM Campuses ORDER BY Position",
-                    row => new CampusRow
-                    {
-                        Id = row.Text(),
-                        Position = row.Whole(),
-                        Name = row.Text(),
-                    }
-                ),
-                rows.All(
-                    "SELECT FromCampusId, ToCampusId, Minutes FROM Travel ORDER BY FromCampusId, ToCampusId",
-                    row => new TravelRow
-                    {
-                        FromCampusId = row.Text(),
-                        ToCampusId = row.Text(),
-                        Minutes = row.Whole(),
-                    }
-                ),
-                terms,
-                ReadCourses(rows),
-                sections
-            );
-        }
-        finally
-        {
-            Run("COMMIT");
-        }
-
-        void Run(string sql)
-        {
-            using var command = connection.CreateCommand();
-            command.CommandText = sql;
-            command.ExecuteNonQuery();
-        }
+            ),
+            rows.All(
+                "SELECT FromCampusId, ToCampusId, Minutes FROM Travel ORDER BY FromCampusId, ToCampusId",
+                row => new TravelRow
+                {
+                    FromCampusId = row.Text(),
+                    ToCampusId = row.Text(),
+                    Minutes = row.Whole(),
+                }
+            ),
+            terms,
+            ReadCourses(rows),
+            sections
+        );
     }
 
     private static void AddParts(RowCursor rows, Dictionary<string, TermRow> terms)

@@ -25,21 +25,24 @@ public static class SeatKeeping
     )
     {
         await using var transaction = await writes.BeginAsync(database, cancellation);
-        var rows = await database
-            .Sections.Where(row => row.TermId == term.Value && row.CourseId == course.Value)
-            .ToListAsync(cancellation);
-        foreach (var row in rows)
-        {
-            row.SeatsAsOfUtc = asOfUtc;
-            if (!seats.TryGetValue(new(row.Number), out var figures))
-                continue;
-            row.Capacity = figures.Capacity;
-            row.Enrolled = figures.Enrolled;
-            row.WaitlistCapacity = figures.WaitlistCapacity;
-            row.Waitlisted = figures.Waitlisted;
-        }
+        await database
+            .Seats.Where(row => row.TermId == term.Value && row.CourseId == course.Value)
+            .ExecuteDeleteAsync(cancellation);
+        database.Seats.AddRange(
+            seats.Select(one => new SeatsRow
+            {
+                TermId = term.Value,
+                Number = one.Key.Value,
+                CourseId = course.Value,
+                Capacity = one.Value.Capacity,
+                Enrolled = one.Value.Enrolled,
+                WaitlistCapacity = one.Value.WaitlistCapacity,
+                Waitlisted = one.Value.Waitlisted,
+                AsOfUtc = asOfUtc,
+            })
+        );
         await database.SaveChangesAsync(cancellation);
-        await database.Catalogue.ExecuteUpdateAsync(
+        await database.CatalogueState.ExecuteUpdateAsync(
             set => set.SetProperty(row => row.Version, row => row.Version + 1),
             cancellation
         );

@@ -40,286 +40,42 @@ namespace HourGrid.Data.Migrations
                     b.ToTable("CalendarAddresses", (string)null);
                 });
 
-            modelBuilder.Entity("HourGrid.Data.Catalogue.CampusRow", b =>
-                {
-                    b.Property<string>("Id")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.HasKey("Id");
-
-                    b.ToTable("Campuses", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.CatalogueRow", b =>
+            modelBuilder.Entity("HourGrid.Data.Catalogue.CatalogueStateRow", b =>
                 {
                     b.Property<int>("Id")
                         .HasColumnType("INTEGER");
 
-                    b.Property<string>("Institution")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("TimeZone")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
+                    b.Property<int>("Import")
+                        .HasColumnType("INTEGER");
 
                     b.Property<int>("Version")
                         .HasColumnType("INTEGER");
 
                     b.HasKey("Id");
 
-                    b.ToTable("Catalogue", (string)null);
+                    b.ToTable("CatalogueState", (string)null);
                 });
 
-            modelBuilder.Entity("HourGrid.Data.Catalogue.CourseRow", b =>
+            modelBuilder.Entity("HourGrid.Data.Catalogue.SeatsRow", b =>
                 {
-                    b.Property<string>("Id")
+                    b.Property<string>("TermId")
                         .HasColumnType("TEXT");
-
-                    b.PrimitiveCollection<string>("Attributes")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.PrimitiveCollection<string>("Corequisites")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Description")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Level")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Materials")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("MaxCreditsHundredths")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<int>("MinCreditsHundredths")
-                        .HasColumnType("INTEGER");
 
                     b.Property<string>("Number")
-                        .IsRequired()
                         .HasColumnType("TEXT");
 
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Prerequisites")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Restrictions")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Subject")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Title")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("Id");
-
-                    b.HasIndex("Position");
-
-                    b.ToTable("Courses", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.MeetingRow", b =>
-                {
-                    b.Property<int>("SectionId")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("CampusId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<byte>("Days")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<int>("EndMinute")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<int>("EveryWeeks")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<DateOnly>("From")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Room")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("StartMinute")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<DateOnly>("To")
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("SectionId", "Position");
-
-                    b.HasIndex("CampusId");
-
-                    b.ToTable("Meetings", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.NoClassRow", b =>
-                {
-                    b.Property<string>("TermId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<DateOnly>("From")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateOnly>("To")
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("TermId", "Position");
-
-                    b.ToTable("NoClass", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.PartOfTermRow", b =>
-                {
-                    b.Property<string>("TermId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Id")
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateOnly>("End")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<DateOnly>("Start")
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("TermId", "Id");
-
-                    b.ToTable("PartsOfTerm", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.SectionLinkRow", b =>
-                {
-                    b.Property<int>("SectionId")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("LinkedNumber")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("SectionId", "Position");
-
-                    b.ToTable("SectionLinks", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.SectionRow", b =>
-                {
-                    b.Property<int>("Id")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Arrangement")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("CampusId")
+                    b.Property<DateTime>("AsOfUtc")
                         .HasColumnType("TEXT");
 
                     b.Property<int>("Capacity")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Component")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<bool>("Consent")
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("CourseId")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
-                    b.Property<int?>("CreditsHundredths")
-                        .HasColumnType("INTEGER");
-
                     b.Property<int>("Enrolled")
                         .HasColumnType("INTEGER");
-
-                    b.PrimitiveCollection<string>("Instructors")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Label")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Materials")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Mode")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Notes")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Number")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("PartId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<DateTime>("SeatsAsOfUtc")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("SeatsShared")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Status")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("TermId")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
 
                     b.Property<int>("WaitlistCapacity")
                         .HasColumnType("INTEGER");
@@ -327,74 +83,11 @@ namespace HourGrid.Data.Migrations
                     b.Property<int>("Waitlisted")
                         .HasColumnType("INTEGER");
 
-                    b.HasKey("Id");
+                    b.HasKey("TermId", "Number");
 
-                    b.HasIndex("CampusId");
+                    b.HasIndex("TermId", "CourseId");
 
-                    b.HasIndex("CourseId");
-
-                    b.HasIndex("TermId", "Number")
-                        .IsUnique();
-
-                    b.ToTable("Sections", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.SubjectRow", b =>
-                {
-                    b.Property<string>("Code")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.HasKey("Code");
-
-                    b.ToTable("Subjects", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.TermRow", b =>
-                {
-                    b.Property<string>("Id")
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateOnly>("End")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Position")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<DateOnly>("Start")
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("Id");
-
-                    b.ToTable("Terms", (string)null);
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.TravelRow", b =>
-                {
-                    b.Property<string>("FromCampusId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("ToCampusId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Minutes")
-                        .HasColumnType("INTEGER");
-
-                    b.HasKey("FromCampusId", "ToCampusId");
-
-                    b.HasIndex("ToCampusId");
-
-                    b.ToTable("Travel", (string)null);
+                    b.ToTable("Seats", (string)null);
                 });
 
             modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>
@@ -449,6 +142,9 @@ namespace HourGrid.Data.Migrations
                     b.Property<string>("CourseId")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("Import")
+                        .HasColumnType("INTEGER");
 
                     b.Property<DateTime>("ImportedUtc")
                         .HasColumnType("TEXT");
@@ -566,80 +262,6 @@ namespace HourGrid.Data.Migrations
                         .IsRequired();
                 });
 
-            modelBuilder.Entity("HourGrid.Data.Catalogue.MeetingRow", b =>
-                {
-                    b.HasOne("HourGrid.Data.Catalogue.CampusRow", null)
-                        .WithMany()
-                        .HasForeignKey("CampusId");
-
-                    b.HasOne("HourGrid.Data.Catalogue.SectionRow", null)
-                        .WithMany("Meetings")
-                        .HasForeignKey("SectionId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.NoClassRow", b =>
-                {
-                    b.HasOne("HourGrid.Data.Catalogue.TermRow", null)
-                        .WithMany("NoClass")
-                        .HasForeignKey("TermId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.PartOfTermRow", b =>
-                {
-                    b.HasOne("HourGrid.Data.Catalogue.TermRow", null)
-                        .WithMany("Parts")
-                        .HasForeignKey("TermId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.SectionLinkRow", b =>
-                {
-                    b.HasOne("HourGrid.Data.Catalogue.SectionRow", null)
-                        .WithMany("Links")
-                        .HasForeignKey("SectionId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.SectionRow", b =>
-                {
-                    b.HasOne("HourGrid.Data.Catalogue.CampusRow", null)
-                        .WithMany()
-                        .HasForeignKey("CampusId");
-
-                    b.HasOne("HourGrid.Data.Catalogue.CourseRow", null)
-                        .WithMany("Sections")
-                        .HasForeignKey("CourseId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-
-                    b.HasOne("HourGrid.Data.Catalogue.TermRow", null)
-                        .WithMany()
-                        .HasForeignKey("TermId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.TravelRow", b =>
-                {
-                    b.HasOne("HourGrid.Data.Catalogue.CampusRow", null)
-                        .WithMany()
-                        .HasForeignKey("FromCampusId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-
-                    b.HasOne("HourGrid.Data.Catalogue.CampusRow", null)
-                        .WithMany()
-                        .HasForeignKey("ToCampusId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
             modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>
                 {
                     b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
@@ -674,25 +296,6 @@ namespace HourGrid.Data.Migrations
                         .HasForeignKey("SketchId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.CourseRow", b =>
-                {
-                    b.Navigation("Sections");
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.SectionRow", b =>
-                {
-                    b.Navigation("Links");
-
-                    b.Navigation("Meetings");
-                });
-
-            modelBuilder.Entity("HourGrid.Data.Catalogue.TermRow", b =>
-                {
-                    b.Navigation("NoClass");
-
-                    b.Navigation("Parts");
                 });
 
             modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>

@@ -14,4 +14,7 @@ public sealed class SectionChangeRow
     /// <summary>Whether it is gone; otherwise it moved.</summary>
     public bool IsGone { get; set; }
     public DateTime ImportedUtc { get; set; }
+
+    /// <summary>The import that did it; it did not happen before that import holds.</summary>
+    public int Import { get; set; }
 }

@@ -19,8 +19,12 @@ internal sealed class CurrentCatalogue : IDisposable
         [],
         FrozenDictionary<TermId, CourseIndex>.Empty,
         new Dictionary<(TermId, CourseId), DateTime>(),
+        0,
         0
     );
+
+    /// <summary>The version that was looked at last; one that cannot be used is not tried again.</summary>
+    private int looked;
 
     public string Institution => current.Institution;
 
@@ -33,6 +37,9 @@ internal sealed class CurrentCatalogue : IDisposable
     public IReadOnlyList<Term> Terms => current.Terms;
 
     public int Version => current.Version;
+
+    /// <summary>The number of the import that brought it.</summary>
+    public int Import => current.Import;
 
     public CatalogueSnapshot? Find(TermId term) => IndexOf(term)?.Snapshot;
 
@@ -53,8 +60,10 @@ internal sealed class CurrentCatalogue : IDisposable
         await reading.WaitAsync(cancellation);
         try
         {
-            if (await CatalogueReading.VersionAsync(database, cancellation) == current.Version)
+            var version = (await CatalogueReading.StateAsync(database, cancellation))?.Version ?? 0;
+            if (version == current.Version || version == looked)
                 return;
+            looked = version;
             if (await CatalogueReading.ReadAsync(database, cancellation) is { } kept)
                 Take(kept);
         }
@@ -76,6 +85,7 @@ internal sealed class CurrentCatalogue : IDisposable
                 term => new CourseIndex(kept.Catalogue.SnapshotOf(term.Id)!)
             ),
             kept.SeatsAsOfUtc,
+            kept.Import,
             kept.Version
         );
 
@@ -92,7 +102,7 @@ internal sealed class CurrentCatalogue : IDisposable
         await reading.WaitAsync(cancellation);
         try
         {
-            var version = await CatalogueReading.VersionAsync(database, cancellation);
+            var version = (await CatalogueReading.StateAsync(database, cancellation))?.Version ?? 0;
             if (version == current.Version + 1 && IndexOf(term) is { } index)
             {
                 var byTerm = current.ByTerm.ToDictionary();
@@ -124,6 +134,7 @@ internal sealed class CurrentCatalogue : IDisposable
         IReadOnlyList<Term> Terms,
         FrozenDictionary<TermId, CourseIndex> ByTerm,
         IReadOnlyDictionary<(TermId, CourseId), DateTime> SeatsAsOfUtc,
+        int Import,
         int Version
     );
 }

@@ -34,16 +34,28 @@ internal static class DataFolder
         builder.Services.AddSingleton(_ => held);
         // Begun at once: the rest of the server is put together meanwhile.
         var file = builder.Configuration[FirstCatalogueSetting];
-        var preparing = Task.Run(() => PrepareAsync(path, file, catalogue));
-        builder.Services.AddSingleton(new PreparedData(preparing));
+        var unusable = new List<UnusableCatalogue>();
+        var preparing = Task.Run(() =>
+            PrepareAsync(path, file, catalogue, (import, why) => unusable.Add(new(import, why)))
+        );
+        builder.Services.AddSingleton(new PreparedData(preparing, unusable));
     }
 
     /// <summary>Settles once the data are there; the data folder is this process's until it ends.</summary>
     public static async Task PrepareDataAsync(this WebApplication app)
     {
         app.Services.GetRequiredService<DataFolderLock>();
-        if (await app.Services.GetRequiredService<PreparedData>().Preparing is { } imported)
-            app.Logger.ImportedFirstCatalogue(imported.Institution, imported.Courses.Count);
+        var prepared = app.Services.GetRequiredService<PreparedData>();
+        try
+        {
+            if (await prepared.Preparing is { } imported)
+                app.Logger.ImportedFirstCatalogue(imported.Institution, imported.Courses.Count);
+        }
+        finally
+        {
+            foreach (var (import, why) in prepared.Unusable)
+                app.Logger.CannotUseCatalogue(why, import);
+        }
     }
 
     /// <summary>
@@ -53,31 +65,39 @@ internal static class DataFolder
     private static async Task<UniversityCatalogue?> PrepareAsync(
         string path,
         string? file,
-        CurrentCatalogue catalogue
+        CurrentCatalogue catalogue,
+        Action<int, Exception> cannotUse
     )
     {
         await DatabaseFile.PrepareAsync(path);
-        if (CatalogueReading.Read(path) is { } kept)
-        {
-            catalogue.Take(kept);
-            return null;
-        }
-        if (file is null)
+        if (CatalogueReading.TakeUsable(path, catalogue.Take, cannotUse) || file is null)
             return null;
         var first = CatalogueJson.Read(await File.ReadAllBytesAsync(file)).Value;
         await using var database = DatabaseFile.Open(path);
         await CatalogueImport.ImportFirstAsync(database, first, DateTime.UtcNow);
-        catalogue.Take(CatalogueReading.Read(path)!);
+        CatalogueReading.TakeUsable(path, catalogue.Take, cannotUse);
         return first;
     }
 }
 
 /// <summary>The data while they are prepared.</summary>
 /// <param name="Preparing">Gives the first catalogue where it was imported now.</param>
-internal sealed record PreparedData(Task<UniversityCatalogue?> Preparing);
+/// <param name="Unusable">Catalogues that cannot be used, the newest first; complete once the data are there.</param>
+internal sealed record PreparedData(Task<UniversityCatalogue?> Preparing, IReadOnlyList<UnusableCatalogue> Unusable);
+
+/// <param name="Import">The number of the import that brought it.</param>
+/// <param name="Why">What came of using it.</param>
+internal sealed record UnusableCatalogue(int Import, Exception Why);
 
 internal static partial class DataFolderLog
 {
     [LoggerMessage(Level = LogLevel.Information, Message = "Imported {Courses} courses of {Institution}.")]
     public static partial void ImportedFirstCatalogue(this ILogger logger, string institution, int courses);
+
+    [LoggerMessage(
+        Level = LogLevel.Error,
+        Message = "The catalogue of import {Import} cannot be used, so the one before it is served if there is one. "
+            + "Import a whole catalogue again: ./hg import FILE --data FOLDER."
+    )]
+    public static partial void CannotUseCatalogue(this ILogger logger, Exception why, int import);
 }

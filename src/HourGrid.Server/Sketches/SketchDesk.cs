@@ -126,7 +126,8 @@ internal sealed class SketchDesk(HourGridContext database, SketchRows rows, Step
             await transaction.CommitAsync(cancellation);
             return new SketchChange.Saved(record, ask);
         }
-        catch (DbUpdateConcurrencyException)
+        catch (DbUpdateException problem)
+            when (problem is DbUpdateConcurrencyException || DatabaseFailure.IsAlreadyThere(problem))
         {
             // Another request saved between our reading and our writing.
             database.ChangeTracker.Clear();

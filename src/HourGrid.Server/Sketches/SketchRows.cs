@@ -7,13 +7,14 @@ using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Formats.PutBy;
 using HourGrid.Formats.Sketches;
+using HourGrid.Server.Catalogues;
 using HourGrid.Server.Students;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Sketches;
 
 /// <summary>Finds the current student's sketches in the database, and reads what is in one.</summary>
-internal sealed class SketchRows(HourGridContext database, CurrentStudent student)
+internal sealed class SketchRows(HourGridContext database, CurrentStudent student, CurrentCatalogue catalogue)
 {
     /// <summary>The student's sketches of all terms, deleted ones too.</summary>
     public IQueryable<SketchRow> Mine() => database.Sketches.Where(row => row.StudentId == student.Id);
@@ -79,7 +80,10 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
 
     /// <summary>The newest change that catalogues made to sections, 0 before any.</summary>
     public async Task<int> LatestChangeAsync(CancellationToken cancellation) =>
-        await database.SectionChanges.MaxAsync(change => (int?)change.Id, cancellation) ?? 0;
+        await database
+            .SectionChanges.Where(change => change.Import <= catalogue.Import)
+            .MaxAsync(change => (int?)change.Id, cancellation)
+        ?? 0;
 
     /// <summary>What a step asks.</summary>
     public static Mended<Ask> AskOf(SketchRow row, SketchStepRow step) =>
@@ -120,6 +124,7 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
             return [];
         var changes = await database
             .SectionChanges.AsNoTracking()
+            .Where(change => change.Import <= catalogue.Import)
             .Where(change => change.TermId == row.TermId && change.Id > row.ChangesRead)
             .Where(change => held.Contains(change.Number))
             .OrderBy(change => change.Id)
