@@ -87,7 +87,8 @@ export async function saving(address, made, title, command) {
   const students = await visiting(address, 100);
   const figures = new Figures();
   let isOver = false;
-  const running = command === undefined ? wait(seconds * 1000) : run(command);
+  // Once it is imported, the server reads it.
+  const running = (command === undefined ? Promise.resolve() : run(command)).then(() => wait(seconds * 1000));
   void running.finally(() => (isOver = true));
   const began = performance.now();
   await evenly(

@@ -6,6 +6,11 @@ internal sealed class Account
     /// <summary>Seconds after which half of what was computed is forgotten.</summary>
     private const double HalfLife = 10;
 
+    /// <summary>Seconds of work up to which there is no difference.</summary>
+    private const double Least = 0.016;
+
+    private const double Step = 4;
+
     private double used;
     private TimeSpan usedAt;
 
@@ -17,6 +22,10 @@ internal sealed class Account
 
     /// <summary>Seconds of work, of which the older ones count less.</summary>
     public double UsedAt(TimeSpan now) => used * double.Exp2((usedAt - now).TotalSeconds / HalfLife);
+
+    /// <summary>The same in steps, each four times the one before: who is on one step had about as much.</summary>
+    public int LevelAt(TimeSpan now) =>
+        Math.Max(0, (int)(double.Log2(double.Max(UsedAt(now), Least) / Least) / double.Log2(Step)));
 
     public void Charge(TimeSpan work, TimeSpan now)
     {

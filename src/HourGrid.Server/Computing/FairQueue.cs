@@ -3,7 +3,7 @@ using System.Diagnostics;
 namespace HourGrid.Server.Computing;
 
 /// <summary>
-/// Where all computing waits for one of a few workers. Whoever had least computed lately comes first, and work under way
+/// Where all computing waits for one of a few workers. Whoever had far less computed lately comes first, and work under way
 /// gives its worker to who comes before it: nobody's requests hold up the others'.
 /// </summary>
 /// <remarks>
@@ -13,8 +13,11 @@ namespace HourGrid.Server.Computing;
 /// <param name="workers">How many, at least 2.</param>
 internal sealed class FairQueue(int workers)
 {
-    /// <summary>How long work keeps its worker while somebody waits who comes before it.</summary>
+    /// <summary>How long work keeps its worker while somebody waits who clearly comes before it.</summary>
     private static readonly TimeSpan Slice = TimeSpan.FromMilliseconds(5);
+
+    /// <summary>How long it keeps it while others wait who had as much; most answers end within it.</summary>
+    private static readonly TimeSpan SliceAmongEquals = TimeSpan.FromMilliseconds(20);
 
     /// <summary>How long a request waits to be begun before its sender is told to come again.</summary>
     private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(10);
@@ -43,7 +46,6 @@ internal sealed class FairQueue(int workers)
     private int working;
     private int workingWhole;
     private int begun;
-    private long arrivals;
     private volatile bool isAnyWaiting;
 
     /// <summary>Does some work once it is its turn.</summary>
@@ -98,7 +100,7 @@ internal sealed class FairQueue(int workers)
             if (account.Jobs == MostOfStudent)
                 throw BusyException.ManyWaiting(MostOfStudent);
             account.Jobs++;
-            return Wait(new Turn(new(account, isWhole), ++arrivals));
+            return Wait(new Turn(new(account, isWhole), Now));
         }
     }
 
@@ -154,8 +156,14 @@ internal sealed class FairQueue(int workers)
         {
             var now = Now;
             Charge(worker, now);
-            var own = new Turn(worker.Job, ++arrivals);
-            if (First(now) is { } first && first.IsBefore(own, now))
+            var own = new Turn(worker.Job, now);
+            if (
+                First(now) is { } first
+                && (
+                    first.IsClearlyBefore(own, now)
+                    || (now - worker.Began >= SliceAmongEquals && first.IsBefore(own, now))
+                )
+            )
             {
                 GiveUp(worker.Job, now);
                 turn = Wait(own);
@@ -181,7 +189,7 @@ internal sealed class FairQueue(int workers)
         {
             Turn turn;
             lock (gate)
-                turn = Wait(new Turn(worker.Job, ++arrivals));
+                turn = Wait(new Turn(worker.Job, Now));
             Resume(worker, turn);
         }
     }
@@ -217,7 +225,7 @@ internal sealed class FairQueue(int workers)
     private static void Resume(LentWorker worker, Turn? turn)
     {
         turn?.Granted.Wait();
-        worker.Since = Now;
+        worker.Begin();
     }
 
     private Turn Wait(Turn turn)

@@ -13,8 +13,14 @@ internal sealed class LentWorker(FairQueue queue, Job job) : Worker
 
     public Job Job => job;
 
-    /// <summary>When its slice of time began.</summary>
+    /// <summary>Up to when its work was charged.</summary>
     public TimeSpan Since { get; set; } = FairQueue.Now;
+
+    /// <summary>When it was lent last.</summary>
+    public TimeSpan Began { get; private set; } = FairQueue.Now;
+
+    /// <summary>Notes that it is lent anew.</summary>
+    public void Begin() => Since = Began = FairQueue.Now;
 
     protected override long OwnClock =>
         Stopwatch.GetTimestamp() - (long)(job.Waited.TotalSeconds * (1 - WaitThatCounts) * Stopwatch.Frequency);

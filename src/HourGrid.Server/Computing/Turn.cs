@@ -2,9 +2,15 @@ namespace HourGrid.Server.Computing;
 
 /// <summary>A job's wait for a worker.</summary>
 /// <param name="job">The job.</param>
-/// <param name="arrival">Grows with every wait.</param>
-internal sealed class Turn(Job job, long arrival)
+/// <param name="since">When the wait began.</param>
+internal sealed class Turn(Job job, TimeSpan since)
 {
+    /// <summary>What a job has had of the workers holds it back so many times as long, behind those who had as much lately.</summary>
+    private const double HeldBack = 4;
+
+    /// <summary>No longer than this: what takes long comes to its end, too.</summary>
+    private static readonly TimeSpan LongestHeldBack = TimeSpan.FromSeconds(1);
+
     // What waits goes on by itself: whoever gives a worker has other things to do.
     private readonly TaskCompletionSource granted = new(TaskCreationOptions.RunContinuationsAsynchronously);
 
@@ -13,19 +19,34 @@ internal sealed class Turn(Job job, long arrival)
     /// <summary>Ends once a worker is there.</summary>
     public Task Granted => granted.Task;
 
+    private TimeSpan Due
+    {
+        get
+        {
+            var held = job.Used * HeldBack;
+            return since + (held < LongestHeldBack ? held : LongestHeldBack);
+        }
+    }
+
     public void Grant() => granted.SetResult();
 
     /// <summary>
-    /// Whether it comes before another: the student who had less lately first, then of one student's jobs the one that had
-    /// less, then who came first.
+    /// Whether it comes before another: the student who had far less lately first, then the one who has less under way, of
+    /// one student's jobs the one that had less, then who waits longer.
     /// </summary>
-    public bool IsBefore(Turn other, TimeSpan now)
+    public bool IsBefore(Turn other, TimeSpan now) =>
+        Clearly(other, now) is var order && (order == 0 ? Due < other.Due : order < 0);
+
+    /// <summary>Whether it comes before another whoever waits longer.</summary>
+    public bool IsClearlyBefore(Turn other, TimeSpan now) => Clearly(other, now) < 0;
+
+    private int Clearly(Turn other, TimeSpan now)
     {
-        var (used, othersUsed) = (job.Account.UsedAt(now), other.Job.Account.UsedAt(now));
-        if (job.Account != other.Job.Account && used != othersUsed)
-            return used < othersUsed;
-        return job.Used != other.Job.Used ? job.Used < other.Job.Used : arrival < other.Arrival;
+        if (job.Account == other.Job.Account)
+            return job.Used.CompareTo(other.Job.Used);
+        var level = job.Account.LevelAt(now).CompareTo(other.Job.Account.LevelAt(now));
+        return level != 0 ? level : OthersBegun(job).CompareTo(OthersBegun(other.Job));
     }
 
-    private long Arrival => arrival;
+    private static int OthersBegun(Job job) => job.Account.Begun - (job.HasBegun ? 1 : 0);
 }
