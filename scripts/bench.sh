@@ -1,5 +1,5 @@
-# Measures the engine on the made ladder, beside its peers, or with --browser what a student waits for. The peers are
-# large to restore, so nothing else needs them.
+# Measures the engine on the made ladder, beside its peers, or with --browser what a student waits for, or with --load what
+# a server answers to many at once. The peers and the client that makes the load are only needed here.
 source "$HG_ROOT/scripts/needs.sh"
 set -euo pipefail
 
@@ -11,9 +11,9 @@ build_bench() {
 }
 bench="$HG_ROOT/artifacts/bin/HourGrid.Bench/release/HourGrid.Bench.dll"
 
-# What is asked for is served from a folder of its own, for as long as the browser measures it.
-measure_in_browser() (
-  catalogue=$1 port=$2
+# with_server PORT CATALOGUE COMMAND …: a server with a data folder of its own, $data, for as long as the command runs.
+with_server() (
+  port=$1 catalogue=$2
   shift 2
   data=$(mktemp -d)
   node "$HG_ROOT/scripts/serve.mjs" --port "$port" --data "$data" --catalogue "$catalogue" --announce >&2 &
@@ -23,10 +23,30 @@ measure_in_browser() (
     kill -0 $server
     sleep 0.2
   done
-  node "$HG_ROOT/bench/browser.mjs" "http://127.0.0.1:$port" "$HG_CHROMIUM" "$@"
+  "$@"
 )
 
+measure_in_browser() { node "$HG_ROOT/bench/browser.mjs" "http://127.0.0.1:$port" "$HG_CHROMIUM" "$@"; }
+
+measure_under_load() {
+  dotnet "$bench" --university-of 20000 >"$data/large.catalogue.json"
+  node "$HG_ROOT/bench/load/load.mjs" "http://127.0.0.1:$port" "$sample" "$1" \
+    dotnet "$HG_ROOT/artifacts/bin/HourGrid.Cli/release/HourGrid.Cli.dll" import "$data/large.catalogue.json" --data "$data"
+}
+
+sample=$HG_ROOT/demo/saltmere.catalogue.json
 build_bench
+if [ "${1:-}" = --load ]; then
+  source "$HG_ROOT/scripts/cli.sh"
+  build_all
+  cd "$HG_ROOT"
+  build_cli
+  npm ci --prefix bench/load --silent
+  # Many students come from many addresses, and the client says from which.
+  export Proxies__0=127.0.0.1
+  with_server 5184 "$sample" measure_under_load "${2:-all}"
+  exit
+fi
 if [ "${1:-}" = --browser ]; then
   source "$HG_ROOT/scripts/build.sh"
   need_chromium
@@ -36,9 +56,9 @@ if [ "${1:-}" = --browser ]; then
   trap 'rm -f "$made"' EXIT
   dotnet "$bench" --catalogue-of LEC >"$made"
   echo "The sample world:"
-  measure_in_browser "$HG_ROOT"/demo/saltmere.catalogue.json 5182 "MAR 105" "ACO 120" "WRT 101" "TID 210" "CAR 305" "LOG 118" "ROB 101"
+  with_server 5182 "$sample" measure_in_browser "MAR 105" "ACO 120" "WRT 101" "TID 210" "CAR 305" "LOG 118" "ROB 101"
   echo "Billions, LEC of the ladder:"
-  measure_in_browser "$made" 5183 "C 0" "C 1" "C 2" "C 3" "C 4" "C 5" "C 6" "C 7"
+  with_server 5183 "$made" measure_in_browser "C 0" "C 1" "C 2" "C 3" "C 4" "C 5" "C 6" "C 7"
   exit
 fi
 

@@ -50,6 +50,8 @@ export async function besideTheWorst(address, made, name, count, atOnce, worst) 
       else throw new Error(`${name}: ${status}`);
     }
   });
+  // All of them sending at once keeps this client busy for a moment.
+  await wait(1_000);
   await evenly(others, 60, seconds, (student) => figures.measure('others', () => student.answer(made.ask())));
   isOver = true;
   greedy.forEach((student) => student.leave());

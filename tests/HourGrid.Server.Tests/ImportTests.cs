@@ -31,6 +31,29 @@ public sealed class ImportTests : IDisposable
         Assert.Equal(File.ReadAllText(file), File.ReadAllText(PathOf($"again.{kind}")));
     }
 
+    /// <summary>The disk may fail; students go on with the catalogue before, and importing again mends it.</summary>
+    [Fact]
+    public async Task A_server_that_cannot_use_the_newest_catalogue_serves_the_one_before()
+    {
+        using var student = await server.StudentAsync();
+        var file = PathOf("out.json");
+        Assert.Equal(0, Run("export", file).Status);
+        await File.WriteAllTextAsync(
+            file,
+            (await File.ReadAllTextAsync(file)).Replace("Saltmere University", "Newer", StringComparison.Ordinal)
+        );
+        Assert.Equal(0, Run("import", file).Status);
+        await File.WriteAllTextAsync(Path.Combine(server.DataFolder, "catalogue-2.db"), "what the disk left of it");
+        var again = server.Restart(student);
+        Assert.Equal("Saltmere University", await InstitutionAsync());
+        await again.OpenSketchAsync();
+        Assert.Equal(0, Run("import", file).Status);
+        await UntilAsync(async () => await InstitutionAsync() == "Newer");
+
+        async Task<string> InstitutionAsync() =>
+            PlainSearch.Text(await again.GetAsync("/api/terms").JsonAsync(), "institution");
+    }
+
     [Fact]
     public async Task A_newer_catalogue_reaches_the_server_and_the_sketches_that_hold_its_sections()
     {
