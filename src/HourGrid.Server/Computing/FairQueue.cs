@@ -31,7 +31,7 @@ internal sealed class FairQueue(int workers)
     /// <summary>Of all students, but that each may have one.</summary>
     private const int MostBegun = 32;
 
-    /// <summary>Accounts are looked through for forgotten ones when there are more.</summary>
+    /// <summary>Accounts are looked through for forgotten ones when there are more, and again when there are twice as many.</summary>
     private const int ManyAccounts = 1_000;
 
     /// <summary>Seconds of work that are as good as none.</summary>
@@ -46,6 +46,7 @@ internal sealed class FairQueue(int workers)
     private int working;
     private int workingWhole;
     private int begun;
+    private int manyAccounts = ManyAccounts;
     private volatile bool isAnyWaiting;
 
     /// <summary>Does some work once it is its turn.</summary>
@@ -134,9 +135,12 @@ internal sealed class FairQueue(int workers)
             begun--;
         }
         Forget(who, job.Account);
-        if (accounts.Count > ManyAccounts)
+        if (accounts.Count > manyAccounts)
+        {
             foreach (var (other, account) in accounts)
                 Forget(other, account);
+            manyAccounts = Math.Max(ManyAccounts, 2 * accounts.Count);
+        }
         GrantNext();
     }
 
