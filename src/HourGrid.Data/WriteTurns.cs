@@ -16,24 +16,15 @@ public sealed class WriteTurns : IDisposable
     /// <param name="cancellation">Leaves the queue.</param>
     public async Task<WriteTurn> BeginAsync(HourGridContext database, CancellationToken cancellation)
     {
-        // Opened before the turn, which others wait for.
-        await database.Database.OpenConnectionAsync(cancellation);
+        // A connection takes some megabytes, so who waits has none.
+        await turn.WaitAsync(cancellation);
         try
         {
-            await turn.WaitAsync(cancellation);
-            try
-            {
-                return new(database, await database.Database.BeginTransactionAsync(cancellation), turn);
-            }
-            catch
-            {
-                turn.Release();
-                throw;
-            }
+            return new(await database.Database.BeginTransactionAsync(cancellation), turn);
         }
         catch
         {
-            await database.Database.CloseConnectionAsync();
+            turn.Release();
             throw;
         }
     }
@@ -45,13 +36,11 @@ public sealed class WriteTurns : IDisposable
 /// <summary>A transaction of a writer whose turn it is. What is not committed when it is disposed did not happen.</summary>
 public sealed class WriteTurn : IAsyncDisposable
 {
-    private readonly HourGridContext database;
     private readonly IDbContextTransaction transaction;
     private readonly SemaphoreSlim turn;
 
-    internal WriteTurn(HourGridContext database, IDbContextTransaction transaction, SemaphoreSlim turn)
+    internal WriteTurn(IDbContextTransaction transaction, SemaphoreSlim turn)
     {
-        this.database = database;
         this.transaction = transaction;
         this.turn = turn;
     }
@@ -70,7 +59,6 @@ public sealed class WriteTurn : IAsyncDisposable
         finally
         {
             turn.Release();
-            await database.Database.CloseConnectionAsync();
         }
     }
 }

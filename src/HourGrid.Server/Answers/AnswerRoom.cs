@@ -298,7 +298,8 @@ internal sealed class AnswerRoom(CurrentCatalogue catalogue) : IDisposable
         }
         catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
         {
-            if (Stopwatch.GetElapsedTime(began, Worker.Clock) < LongestAnswer / 2)
+            // What waited for others did not work for as long as it took.
+            if (Stopwatch.GetElapsedTime(began, Worker.Clock) < LongestAnswer * 0.8)
                 throw BusyException.MuchToCompute();
             throw new AskTooLargeException(
                 "There are too many possibilities to answer in time. Set a course aside, or take out more hours."

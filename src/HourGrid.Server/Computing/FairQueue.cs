@@ -28,7 +28,7 @@ internal sealed class FairQueue(int workers)
     /// <summary>Of one student; a draft comes at once while a few pages are worked out.</summary>
     public const int MostBegunOfStudent = 8;
 
-    /// <summary>Of all students, but that each may have one.</summary>
+    /// <summary>Of all students, but that who had far less than all of them may have one.</summary>
     private const int MostBegun = 32;
 
     /// <summary>Accounts are looked through for forgotten ones when there are more, and again when there are twice as many.</summary>
@@ -283,18 +283,25 @@ internal sealed class FairQueue(int workers)
     /// <summary>Who comes first of those that may work now.</summary>
     private Turn? First(TimeSpan now)
     {
+        var lowestBegun = begun < MostBegun ? int.MaxValue : LowestBegun(now);
         Turn? first = null;
         foreach (var turn in waiting)
-            if (MayWork(turn.Job) && (first is null || turn.IsBefore(first, now)))
+            if (MayWork(turn.Job, lowestBegun, now) && (first is null || turn.IsBefore(first, now)))
                 first = turn;
         return first;
     }
 
-    private bool MayWork(Job job) =>
+    private bool MayWork(Job job, int lowestBegun, TimeSpan now) =>
         (!job.IsWhole || workingWhole < workers - 1)
         && (
-            job.HasBegun || (job.Account.Begun < MostBegunOfStudent && (begun < MostBegun || job.Account.Begun == 0))
+            job.HasBegun
+            || (job.Account.Begun < MostBegunOfStudent && begun < MostBegun)
+            || (job.Account.Begun == 0 && job.Account.LevelAt(now) < lowestBegun)
         );
+
+    /// <summary>The least that any student had lately whose work has begun and waits.</summary>
+    private int LowestBegun(TimeSpan now) =>
+        waiting.Where(turn => turn.Job.HasBegun).Select(turn => turn.Job.Account.LevelAt(now)).DefaultIfEmpty().Min();
 
     public static TimeSpan Now => Stopwatch.GetElapsedTime(0);
 }
