@@ -24,13 +24,23 @@ export class Student {
 
   /** Sends a request; refusals for too much at once are an answer, too. */
   async send(method, path, body) {
-    const sent = body === undefined ? {} : { body: JSON.stringify(body) };
-    const headers = body === undefined ? this.headers : { ...this.headers, 'content-type': 'application/json' };
-    const answer = await this.client.request({ method, path, headers, ...sent });
+    const answer = await this.request(method, path, body);
     const text = await answer.body.text();
     if (answer.statusCode >= 400 && answer.statusCode !== 429)
       throw new Error(`${method} ${path}: ${answer.statusCode} ${text.slice(0, 300)}`);
     return { status: answer.statusCode, headers: answer.headers, text };
+  }
+
+  request(method, path, body) {
+    const { headers } = this;
+    return body === undefined
+      ? this.client.request({ method, path, headers })
+      : this.client.request({
+          method,
+          path,
+          headers: { ...headers, 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        });
   }
 
   answer(ask) {
@@ -50,9 +60,7 @@ export class Student {
 
   /** Sends a request and looks at nothing of the answer but its status; the client is to be busy as little as can be. */
   async sendBlindly(method, path, body) {
-    const sent = body === undefined ? {} : { body: JSON.stringify(body) };
-    const headers = body === undefined ? this.headers : { ...this.headers, 'content-type': 'application/json' };
-    const answer = await this.client.request({ method, path, headers, ...sent });
+    const answer = await this.request(method, path, body);
     await answer.body.dump({ limit: Infinity });
     return { status: answer.statusCode };
   }

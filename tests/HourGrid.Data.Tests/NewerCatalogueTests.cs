@@ -1,5 +1,6 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Data.Catalogue;
+using HourGrid.Data.Sketches;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Tests;
@@ -129,16 +130,15 @@ public sealed class NewerCatalogueTests : IDisposable
         await ImportAsync(sample, Before);
         await using (var database = file.Open())
         {
-            database.SectionChanges.Add(
-                new()
-                {
-                    TermId = "2027SP",
-                    CourseId = "TID 210",
-                    Number = "1",
-                    Label = "L01",
-                    Import = 2,
-                }
-            );
+            var untold = new SectionChangeRow
+            {
+                Number = "1",
+                Label = "L01",
+                CourseId = "TID 210",
+                TermId = "2027SP",
+                Import = 2,
+            };
+            database.SectionChanges.Add(untold);
             await database.SaveChangesAsync();
         }
         var part = Path.Combine(Path.GetDirectoryName(file.File)!, "catalogue-killed.part");

@@ -1,6 +1,5 @@
 using System.Data.Common;
 using HourGrid.Core.Catalogue;
-using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
 
