@@ -13,6 +13,10 @@ internal sealed class Account
 
     private double used;
     private TimeSpan usedAt;
+    private int level;
+
+    /// <summary>From when on it is another one.</summary>
+    private TimeSpan levelEnds = TimeSpan.MaxValue;
 
     /// <summary>Jobs that wait or work.</summary>
     public int Jobs { get; set; }
@@ -24,12 +28,25 @@ internal sealed class Account
     public double UsedAt(TimeSpan now) => used * double.Exp2((usedAt - now).TotalSeconds / HalfLife);
 
     /// <summary>The same in steps, each four times the one before: who is on one step had about as much.</summary>
-    public int LevelAt(TimeSpan now) =>
-        Math.Max(0, (int)(double.Log2(double.Max(UsedAt(now), Least) / Least) / double.Log2(Step)));
+    public int LevelAt(TimeSpan now)
+    {
+        if (now >= levelEnds)
+            FindLevel(now);
+        return level;
+    }
 
     public void Charge(TimeSpan work, TimeSpan now)
     {
         used = UsedAt(now) + work.TotalSeconds;
         usedAt = now;
+        FindLevel(now);
+    }
+
+    private void FindLevel(TimeSpan now)
+    {
+        var steps = double.Log2(double.Max(UsedAt(now), Least) / Least) / double.Log2(Step);
+        level = (int)steps;
+        levelEnds =
+            level == 0 ? TimeSpan.MaxValue : now + TimeSpan.FromSeconds((steps - level) * double.Log2(Step) * HalfLife);
     }
 }

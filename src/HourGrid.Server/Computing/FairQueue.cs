@@ -71,12 +71,7 @@ internal sealed class FairQueue(int workers)
         }
         // Where some wait, work may be stopped for others, and threads that stand still must not be the pool's: all that
         // the server does besides would wait for them.
-        return await Task.Factory.StartNew(
-            Work,
-            CancellationToken.None,
-            TaskCreationOptions.LongRunning,
-            TaskScheduler.Default
-        );
+        return await Task.Run(Work, CancellationToken.None);
 
         T Work()
         {
