@@ -31,7 +31,7 @@ measure_in_browser() { node "$HG_ROOT/bench/browser.mjs" "http://127.0.0.1:$port
 measure_under_load() {
   dotnet "$bench" --university-of 20000 >"$data/large.catalogue.json"
   node "$HG_ROOT/bench/load/load.mjs" "http://127.0.0.1:$port" "$sample" "$1" \
-    dotnet "$HG_ROOT/artifacts/bin/HourGrid.Cli/release/HourGrid.Cli.dll" import "$data/large.catalogue.json" --data "$data"
+    "$HG_ROOT/hg" import "$data/large.catalogue.json" --data "$data"
 }
 
 sample=$HG_ROOT/demo/saltmere.catalogue.json

@@ -57,9 +57,11 @@ internal sealed class RowTable<T> : IDisposable
 
         public string Parameter => $"@{Name}";
 
-        /// <summary>The value as it is stored.</summary>
+        /// <summary>The value as it is stored; nothing where the database is to number the row.</summary>
         public object ValueOf(T row)
         {
+            if (property.ValueGenerated != ValueGenerated.Never && property.GetGetter().HasSentinelValue(row))
+                return DBNull.Value;
             var value = property.GetGetter().GetClrValue(row);
             return (convert is null || value is null ? value : convert(value)) ?? DBNull.Value;
         }

@@ -47,6 +47,8 @@ internal sealed class Account
         var steps = double.Log2(double.Max(UsedAt(now), Least) / Least) / double.Log2(Step);
         level = (int)steps;
         levelEnds =
-            level == 0 ? TimeSpan.MaxValue : now + TimeSpan.FromSeconds((steps - level) * double.Log2(Step) * HalfLife);
+            level == 0
+                ? TimeSpan.MaxValue
+                : now + TimeSpan.FromSeconds((steps - level) * double.Log2(Step) * HalfLife);
     }
 }

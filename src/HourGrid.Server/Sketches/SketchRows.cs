@@ -82,7 +82,9 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
     public async Task<int> LatestChangeAsync(CancellationToken cancellation) =>
         await database
             .SectionChanges.Where(change => change.Import <= catalogue.Import)
-            .MaxAsync(change => (int?)change.Id, cancellation)
+            .OrderByDescending(change => change.Id)
+            .Select(change => (int?)change.Id)
+            .FirstOrDefaultAsync(cancellation)
         ?? 0;
 
     /// <summary>What a step asks.</summary>
