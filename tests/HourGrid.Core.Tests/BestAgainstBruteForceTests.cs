@@ -3,9 +3,10 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -44,7 +45,7 @@ public sealed class BestAgainstBruteForceTests
                     best.Timetables.Select(one => $"{one.Rank}: {one.Score} {Keys.Of(one.Timetable)}")
                 );
                 // The measures come from the tables of ranking; those taken of the timetable itself are the same.
-                var measures = new Measures(ask);
+                var measures = new TimetableMeasurer(ask);
                 Assert.All(best.Timetables, one => Assert.Equal(measures.Of(one.Timetable), one.Measures));
             },
             iter: Draws.Of(Cases)

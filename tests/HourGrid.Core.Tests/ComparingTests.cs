@@ -5,8 +5,9 @@ using HourGrid.Core.Comparing;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
 using HourGrid.Core.Tests.Drawn;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -246,7 +247,7 @@ public sealed class ComparingTests
     private static Compared Compared(string name, CatalogueSnapshot snapshot, params string[] numbers)
     {
         var timetable = Timetable.Of(snapshot, numbers.Select(number => new RegistrationNumber(number)).ToHashSet());
-        return new(name, timetable, new Measures(new() { Term = Term.Id, Wanted = [] }).Of(timetable));
+        return new(name, timetable, new TimetableMeasurer(new() { Term = Term.Id, Wanted = [] }).Of(timetable));
     }
 
     private static IEnumerable<RegistrationNumber> Numbers(Timetable timetable) =>

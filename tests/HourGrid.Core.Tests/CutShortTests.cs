@@ -3,6 +3,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 

@@ -5,9 +5,10 @@ using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -32,7 +33,7 @@ public sealed class MeasuresTests
                     Campus = drawn.Campus with { Preferred = catalogue.Campuses[0].Id },
                 };
                 var best = Best.Of(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask), 20, byShape: true);
-                var measures = new Measures(ask);
+                var measures = new TimetableMeasurer(ask);
                 foreach (var one in best.Timetables)
                 {
                     var plain = PlainMeasures.Of(catalogue, ask, Keys.Plain(one.Timetable));
@@ -53,7 +54,7 @@ public sealed class MeasuresTests
             {
                 var problem = Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask);
                 var timetable = Best.Of(problem, 1).Timetables[0].Timetable;
-                var measured = new Measures(ask).Of(timetable);
+                var measured = new TimetableMeasurer(ask).Of(timetable);
                 Assert.Equal(timetable.Bundles.Count, measured.WantedTaken);
                 Assert.Equal(timetable.Sections.Min(section => section.FreeSeats), measured.SeatsToSpare);
             },

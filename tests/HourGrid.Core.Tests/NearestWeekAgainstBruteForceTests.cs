@@ -4,6 +4,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 

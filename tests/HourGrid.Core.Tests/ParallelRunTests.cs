@@ -1,4 +1,5 @@
 using HourGrid.Core.Engine;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Tests;
 

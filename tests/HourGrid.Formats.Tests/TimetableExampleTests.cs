@@ -1,6 +1,7 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.PutBy;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Calendars;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Sketches;

@@ -2,6 +2,7 @@ using System.Globalization;
 using CsvHelper;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Timetables;
 

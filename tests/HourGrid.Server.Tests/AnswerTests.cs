@@ -8,6 +8,7 @@ using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
 

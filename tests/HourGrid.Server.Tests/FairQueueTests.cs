@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Work;
 using HourGrid.Server.Computing;
 
 namespace HourGrid.Server.Tests;

@@ -3,6 +3,7 @@ using Google.OrTools.Sat;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Bench.Peers;
 
@@ -56,7 +57,7 @@ internal static class ConstraintSolver
 
     private static BoolVar[][] AddBundles(CpModel model, Problem problem)
     {
-        var conflicts = ConflictRule.Of(problem.Snapshot, problem.Ask);
+        var conflicts = ConflictCheck.Of(problem.Snapshot, problem.Ask);
         BoolVar[][] taken =
         [
             .. problem.Courses.Select(

@@ -3,6 +3,7 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Bench.Peers;
 
@@ -14,7 +15,7 @@ namespace HourGrid.Bench.Peers;
 internal sealed class PlainBacktracker
 {
     private readonly Problem problem;
-    private readonly ConflictRule conflicts;
+    private readonly ConflictCheck conflicts;
     private readonly Meeting[][][] meetings;
     private readonly List<Meeting[]> chosen = [];
     private readonly int[] taken;
@@ -28,7 +29,7 @@ internal sealed class PlainBacktracker
     private PlainBacktracker(Problem problem, TimeSpan time)
     {
         this.problem = problem;
-        conflicts = ConflictRule.Of(problem.Snapshot, problem.Ask);
+        conflicts = ConflictCheck.Of(problem.Snapshot, problem.Ask);
         meetings = [.. problem.Courses.Select(c => c.Bundles.Select(b => b.Meetings.ToArray()).ToArray())];
         taken = new int[problem.Courses.Count];
         rules = new(problem);

@@ -1,7 +1,8 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Bench.Peers;
 
@@ -91,7 +92,7 @@ internal sealed class PlainDayRules(Problem problem)
         foreach (var meeting in today)
         {
             minutes += meeting.Time.Length;
-            if (meeting.Time.Start.Value - end >= Measures.StretchPause)
+            if (meeting.Time.Start.Value - end >= Stretch.Pause)
                 stretchStart = meeting.Time.Start.Value;
             end = Math.Max(end, meeting.Time.End.Value);
             if (end - stretchStart > (ask.DayLimits.MaxStretchMinutes ?? Minute.PerDay))

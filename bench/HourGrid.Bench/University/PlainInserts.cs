@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using HourGrid.Core.Timetables;
 using Microsoft.Data.Sqlite;
 
 namespace HourGrid.Bench.University;

@@ -1,6 +1,7 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Comparing;
 

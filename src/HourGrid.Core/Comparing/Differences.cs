@@ -1,5 +1,6 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Comparing;
 
@@ -48,7 +49,7 @@ public static class Differences
     }
 
     private static IReadOnlyList<OfferedSection> SectionsOf(
-        Dictionary<CourseId, Engine.Compiling.Bundle> bundles,
+        Dictionary<CourseId, Timetables.Bundle> bundles,
         CourseId course
     ) => bundles.TryGetValue(course, out var bundle) ? bundle.Sections : [];
 }

@@ -1,5 +1,6 @@
 using HourGrid.Core.Asking;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Comparing;
 

@@ -1,4 +1,4 @@
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Comparing;
 

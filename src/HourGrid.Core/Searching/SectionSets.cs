@@ -1,5 +1,6 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Searching;
 

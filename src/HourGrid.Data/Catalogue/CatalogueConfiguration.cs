@@ -1,4 +1,5 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;

@@ -1,5 +1,6 @@
 using System.Data.Common;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Data.Catalogue;
 

@@ -6,7 +6,8 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Formats.Answers;
 

@@ -3,7 +3,8 @@ using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Formats.Answers;
 

@@ -2,12 +2,14 @@ using System.Diagnostics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Work;
 using HourGrid.Formats.Json;
 using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Evaluation;
 using NodaTime;
+
 using Calendar = Ical.Net.Calendar;
 using Period = Ical.Net.DataTypes.Period;
 

@@ -1,5 +1,6 @@
 using System.Text;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Work;
 using SkiaSharp;
 
 namespace HourGrid.Formats.Pictures;

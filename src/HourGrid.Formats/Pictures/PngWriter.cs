@@ -1,4 +1,5 @@
 using HourGrid.Core.Engine;
+using HourGrid.Core.Work;
 using SkiaSharp;
 
 namespace HourGrid.Formats.Pictures;

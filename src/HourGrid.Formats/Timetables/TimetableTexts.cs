@@ -4,6 +4,7 @@ using CsvHelper;
 using CsvHelper.Configuration;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
 

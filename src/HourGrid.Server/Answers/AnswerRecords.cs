@@ -1,7 +1,8 @@
 using System.Globalization;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Counting;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 

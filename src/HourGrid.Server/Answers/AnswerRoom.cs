@@ -6,6 +6,8 @@ using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Timetables;
+using HourGrid.Core.Work;
 using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;
 using HourGrid.Server.Catalogues;

@@ -3,8 +3,9 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Comparing;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
 using HourGrid.Core.PutBy;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Catalogues;
 
@@ -41,7 +42,7 @@ internal sealed class HeldRoom(CurrentCatalogue catalogue, AnswerRoom room)
                     broken,
                     SectionNews.Of(snapshot, one.Sections),
                     timetable,
-                    timetable.Sections.Count == 0 ? null : new Measures(ask).Of(timetable)
+                    timetable.Sections.Count == 0 ? null : new TimetableMeasurer(ask).Of(timetable)
                 );
             }),
         ];
@@ -86,14 +87,14 @@ internal sealed class HeldRoom(CurrentCatalogue catalogue, AnswerRoom room)
         var snapshot = catalogue.SnapshotOf(ask);
         var timetable = Timetable.Of(snapshot, sections);
         var others = room.Best(ask, cancellation).Select(one => (one.Timetable, one.Measures)).ToArray();
-        return ProposedName.Of(timetable, new Measures(ask).Of(timetable), others, snapshot.Campuses, taken);
+        return ProposedName.Of(timetable, new TimetableMeasurer(ask).Of(timetable), others, snapshot.Campuses, taken);
     }
 
     /// <summary>Timetables side by side, by the measures and weights of one ask.</summary>
     public ComparisonRecord Compare(Ask ask, IReadOnlyList<PutByTimetable> timetables)
     {
         var snapshot = catalogue.SnapshotOf(ask);
-        var measures = new Measures(ask);
+        var measures = new TimetableMeasurer(ask);
         Compared[] compared =
         [
             .. timetables

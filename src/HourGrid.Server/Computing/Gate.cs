@@ -1,5 +1,6 @@
 using System.Diagnostics.CodeAnalysis;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Server.Computing;
 

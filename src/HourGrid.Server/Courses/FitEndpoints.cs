@@ -4,6 +4,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Answers;

@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using System.Text;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
+using HourGrid.Core.Timetables;
 using HourGrid.Data;
 using HourGrid.Data.Calendars;
 using HourGrid.Formats.PutBy;

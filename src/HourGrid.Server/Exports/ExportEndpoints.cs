@@ -2,6 +2,7 @@ using System.Text;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.PutBy;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Calendars;
 using HourGrid.Formats.Timetables;
 using HourGrid.Server.Answers;

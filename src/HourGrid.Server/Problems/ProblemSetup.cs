@@ -1,3 +1,4 @@
+using HourGrid.Core.Asking;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;

@@ -1,6 +1,7 @@
 using CsCheck;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests.Drawn;
 

@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests.Plain;
 

@@ -1,5 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests.Plain;
 

@@ -1,6 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 

@@ -1,6 +1,7 @@
 using System.Numerics;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -14,12 +15,12 @@ internal sealed unsafe class Feasibility : IDisposable
     private readonly StateLayer[] failed;
     private readonly int[] first;
     private readonly int levels;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly long[] workOf;
 
     public Feasibility(Problem problem, WorkLimit limit)
     {
-        looks = new(limit);
+        deadline = new(limit);
         Problem = problem;
         choosing = new Choosing(problem);
         first = problem.Layout.First;
@@ -45,7 +46,7 @@ internal sealed unsafe class Feasibility : IDisposable
     /// <exception cref="OperationCanceledException">The limit was over before it was known.</exception>
     public bool Has(Lifted lifted)
     {
-        if (looks.Now())
+        if (deadline.HasPassedNow())
             throw new OperationCanceledException();
         var root = Root.Of(Problem, lifted);
         if (root.IsDead)
@@ -71,7 +72,7 @@ internal sealed unsafe class Feasibility : IDisposable
         // What fails after leaving everything out may succeed after taking something.
         if (!nothingSoFar && IsKnown(level, state))
             return false;
-        if (looks.After(workOf[level]))
+        if (deadline.HasPassedAfter(workOf[level]))
             throw new OperationCanceledException();
         var next = choosing.Scratch(level + 1);
         var options = Problem.Levels[level].Options;

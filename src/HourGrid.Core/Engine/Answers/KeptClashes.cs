@@ -1,6 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -29,7 +30,7 @@ public static class KeptClashes
     /// <param name="ask">The ask.</param>
     public static IReadOnlyList<KeptClash> Of(CatalogueSnapshot snapshot, Ask ask)
     {
-        var rule = ConflictRule.Of(snapshot, ask);
+        var rule = ConflictCheck.Of(snapshot, ask);
         var kept = ask
             .Wanted.Where(wanted => Wishes.IsInPlay(ask, wanted))
             .SelectMany(wanted => PlacedOf(snapshot, wanted).Select(section => (wanted.Course, Section: section)))
@@ -52,7 +53,7 @@ public static class KeptClashes
             .Where(component => component.Count() == 1)
             .SelectMany(component => component);
 
-    private static IEnumerable<KeptClash> Between(ConflictRule rule, OfferedSection one, OfferedSection other)
+    private static IEnumerable<KeptClash> Between(ConflictCheck rule, OfferedSection one, OfferedSection other)
     {
         foreach (var a in one.Meetings)
         foreach (var b in other.Meetings)

@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -18,7 +19,7 @@ internal sealed unsafe class RowEndings
     private readonly RowParts parts;
     private readonly int from;
     private readonly Action whenFull;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly int[] first;
     private readonly int levels;
     private readonly Takings last;
@@ -45,10 +46,10 @@ internal sealed unsafe class RowEndings
     /// <param name="parts">What stands where in a row.</param>
     /// <param name="from">The level from which on they are endings.</param>
     /// <param name="whenFull">Called when there is no room for more; makes room by <see cref="Clear"/>.</param>
-    /// <param name="looks">Stops it, so that not all are found.</param>
-    public RowEndings(Choosing choosing, RowParts parts, int from, Action whenFull, Looks looks)
+    /// <param name="deadline">Stops it, so that not all are found.</param>
+    public RowEndings(Choosing choosing, RowParts parts, int from, Action whenFull, Deadline deadline)
     {
-        (this.choosing, this.parts, this.from, this.whenFull, this.looks) = (choosing, parts, from, whenFull, looks);
+        (this.choosing, this.parts, this.from, this.whenFull, this.deadline) = (choosing, parts, from, whenFull, deadline);
         var layout = choosing.Problem.Layout;
         first = layout.First;
         levels = choosing.Problem.Levels.Count;
@@ -97,10 +98,10 @@ internal sealed unsafe class RowEndings
         var next = choosing.Scratch(level + 1);
         var words = choosing.Problem.RowWords(level);
         for (var word = first[level]; word < first[level + 1]; word++)
-        for (var bits = state[word]; bits != 0 && !looks.IsOver; bits &= bits - 1)
+        for (var bits = state[word]; bits != 0 && !deadline.HasPassed; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            looks.After(words);
+            deadline.HasPassedAfter(words);
             if (!choosing.Choose(level, option, state, next))
                 continue;
             Take(level, option);
@@ -113,11 +114,11 @@ internal sealed unsafe class RowEndings
     {
         LookAhead(state);
         var level = levels - 2;
-        looks.After(workOfPairs);
+        deadline.HasPassedAfter(workOfPairs);
         var lastFirst = first[level + 1];
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < lastFirst; word++)
-        for (var bits = state[word]; bits != 0 && !looks.IsOver; bits &= bits - 1)
+        for (var bits = state[word]; bits != 0 && !deadline.HasPassed; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
             var row = choosing.Row(level, option);
@@ -155,7 +156,7 @@ internal sealed unsafe class RowEndings
         var isFree = choosing.WitnessesLast(state, outlast);
         lasts = 0;
         if (!isFree)
-            looks.After(workOfLast);
+            deadline.HasPassedAfter(workOfLast);
         for (var word = 0; word < first[levels] - first[level]; word++)
         for (var bits = open[word]; bits != 0; bits &= bits - 1)
         {
@@ -180,7 +181,7 @@ internal sealed unsafe class RowEndings
         }
         foreach (var number in chosen[level])
         {
-            if (looks.IsOver)
+            if (deadline.HasPassed)
                 return;
             ending[parts.PlaceOf[level]] = number;
             Combine(level + 1);

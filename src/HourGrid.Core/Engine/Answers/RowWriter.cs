@@ -2,6 +2,7 @@ using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -21,7 +22,7 @@ internal sealed unsafe class RowWriter
     private readonly RowParts parts;
     private readonly bool holdsNothing;
     private readonly TakeRows take;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly RowEndings endings;
     private readonly int levels;
     private readonly int width;
@@ -49,8 +50,8 @@ internal sealed unsafe class RowWriter
     {
         (this.layers, this.into, this.parts, this.holdsNothing) = (layers, into, parts, holdsNothing);
         this.take = take;
-        looks = new(limit);
-        endings = new(choosing, parts, layers.Frontier.Level, WriteFound, looks);
+        deadline = new(limit);
+        endings = new(choosing, parts, layers.Frontier.Level, WriteFound, deadline);
         levels = choosing.Problem.Levels.Count;
         width = parts.Width;
         block = new ushort[RowsInBlock * width];
@@ -58,7 +59,7 @@ internal sealed unsafe class RowWriter
     }
 
     /// <summary>Whether time was up before all was written.</summary>
-    public bool IsStopped => looks.IsOver;
+    public bool IsStopped => deadline.HasPassed;
 
     /// <summary>Writes all rows that go through a state of the frontier.</summary>
     public void WriteThrough(int state)
@@ -72,7 +73,7 @@ internal sealed unsafe class RowWriter
     public void Flush()
     {
         // What takes them may take long.
-        looks.Now();
+        deadline.HasPassedNow();
         if (filled > 0)
             take(block.AsSpan(0, filled));
         filled = 0;
@@ -94,7 +95,7 @@ internal sealed unsafe class RowWriter
             WriteRows();
             return;
         }
-        looks.After(endings.Count);
+        deadline.HasPassedAfter(endings.Count);
         var level = layers.Layers[layer - 1].Level;
         var options = into.OptionsInto(layer, state);
         var origins = into.OriginsOf(layer, state);

@@ -1,7 +1,9 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -66,7 +68,7 @@ public sealed class SameShape(Problem problem)
     {
         ArgumentOutOfRangeException.ThrowIfNegative(most);
         var limit = new WorkLimit(budget, cancellation);
-        var measures = new Measures(problem.Ask);
+        var measures = new TimetableMeasurer(problem.Ask);
         var badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
         var found = new List<(Timetable Timetable, WeekMeasures Measures, int Score)>();
         var isExact = true;

@@ -2,6 +2,7 @@ using System.Runtime.InteropServices;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Ranking;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 

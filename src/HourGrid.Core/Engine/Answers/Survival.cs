@@ -1,7 +1,9 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 

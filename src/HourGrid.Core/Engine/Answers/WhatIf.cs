@@ -2,6 +2,7 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 

@@ -1,5 +1,7 @@
 using System.Numerics;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Compiling;
 
@@ -18,7 +20,7 @@ internal sealed class ConflictTable
     public ConflictTable(
         MeetingTable table,
         IReadOnlyList<CoursePlay> courses,
-        ConflictRule conflicts,
+        ConflictCheck conflicts,
         WorkLimit limit
     )
     {
@@ -95,7 +97,7 @@ internal sealed class ConflictTable
         return holders;
     }
 
-    private void Fill(ulong[] holders, ConflictRule conflicts)
+    private void Fill(ulong[] holders, ConflictCheck conflicts)
     {
         var width = first[^1];
         var days = Enumerable.Range(0, table.Meetings.Length).GroupBy(m => table.Meetings[m].Day);

@@ -1,5 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Compiling;
 

@@ -1,4 +1,5 @@
 using System.Numerics;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Compiling;
 

@@ -1,4 +1,5 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Compiling;
 

@@ -1,3 +1,5 @@
+using HourGrid.Core.Work;
+
 namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>What the options from a level on can do to a state at most, whichever of them are chosen.</summary>

@@ -1,6 +1,8 @@
 using System.Runtime.Intrinsics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Compiling;
 
@@ -19,7 +21,7 @@ namespace HourGrid.Core.Engine.Compiling;
 public sealed class Problem
 {
     /// <summary>The most bundles one course may have.</summary>
-    public const int MaxBundlesPerCourse = 20_000;
+    public const int MaxBundlesPerCourse = BundleFinder.MostBundles;
 
     /// <summary>The most courses in play together.</summary>
     public const int MaxCoursesInPlay = 20;
@@ -48,7 +50,7 @@ public sealed class Problem
         var table = new MeetingTable(courses, limit);
         if (courses.Sum(course => (course.Options.Count + 63) / 64) * (long)table.Meetings.Length > MaxRowWords / 2)
             throw TooManyBundles(courses);
-        var conflicts = new ConflictTable(table, courses, ConflictRule.Of(snapshot, ask), limit);
+        var conflicts = new ConflictTable(table, courses, ConflictCheck.Of(snapshot, ask), limit);
         var order = LevelOrder.Choose(
             [.. courses.Select(course => course.Options.Count)],
             [.. courses.Select(LevelOrder.WorkOfLast)],
@@ -149,7 +151,7 @@ public sealed class Problem
     {
         AnswerableAsk.Check(snapshot, ask);
         var wishes = Compiling.Wishes.Of(ask);
-        var conflicts = ConflictRule.Of(snapshot, ask);
+        var conflicts = ConflictCheck.Of(snapshot, ask);
         var hours = new HourWishes(ask, wishes);
         var courses = Enumerable
             .Range(0, ask.Wanted.Count)
@@ -163,7 +165,7 @@ public sealed class Problem
                     offered,
                     ask.Wanted[i],
                     i,
-                    new BundleFinder(offered, admission, conflicts, scope.MostAgainst).Find(limit),
+                    new BundleFinder(offered, section => admission.Against(section, scope.MostAgainst), conflicts, scope.MostAgainst).Find(limit),
                     creditsMatter: ask.Credits is not { Min: null, Max: null },
                     mayBeLeftOut: scope.HasSwitches || MayBeLeftOut(ask, ask.Wanted[i]),
                     scope.Held,

@@ -1,3 +1,5 @@
+using HourGrid.Core.Work;
+
 namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>Writes the rows of a problem: what of later levels may stand beside an option, and which witnesses it leaves.</summary>

@@ -1,7 +1,9 @@
 using System.Numerics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Compiling;
 
@@ -144,7 +146,7 @@ internal sealed class WitnessRules
                     Witness(
                         today,
                         m =>
-                            meetings[m].Time.Start.Value < end + Measures.StretchPause
+                            meetings[m].Time.Start.Value < end + Stretch.Pause
                             && meetings[m].Time.End.Value > end
                     )
                 );

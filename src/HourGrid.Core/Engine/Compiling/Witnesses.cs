@@ -1,3 +1,5 @@
+using HourGrid.Core.Work;
+
 namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>

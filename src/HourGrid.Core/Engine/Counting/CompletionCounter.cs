@@ -1,6 +1,7 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -18,7 +19,7 @@ internal sealed unsafe class CompletionCounter
     private const long MostAtOnce = 1 << 20;
 
     private readonly Choosing choosing;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly int[] first;
     private readonly int levels;
     private readonly uint[][] ways;
@@ -35,13 +36,13 @@ internal sealed unsafe class CompletionCounter
     public CompletionCounter(Choosing choosing, WorkLimit limit)
     {
         this.choosing = choosing;
-        looks = new(limit);
+        deadline = new(limit);
         var problem = choosing.Problem;
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (uint)option.Ways).ToArray())];
         pairs = new PairCounter(choosing);
-        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs, looks) : null;
+        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs, deadline) : null;
         triples = levels < 3 ? null : new TripleCounter(choosing, pairs);
         ruledTriples =
             triples is not null
@@ -55,7 +56,7 @@ internal sealed unsafe class CompletionCounter
     }
 
     /// <summary>Whether the limit stopped the counting, so that what it gave since is less than there is.</summary>
-    public bool IsStopped => looks.IsOver;
+    public bool IsStopped => deadline.HasPassed;
 
     /// <summary>How many timetables and week shapes complete a state; fewer once stopped.</summary>
     /// <param name="level">The first level that has not chosen.</param>
@@ -94,13 +95,13 @@ internal sealed unsafe class CompletionCounter
             && (isFree || (ruledTriples is not null && choosing.WitnessesOutlast(level, state)))
         )
         {
-            return looks.After(workOfTriple) ? default
+            return deadline.HasPassedAfter(workOfTriple) ? default
                 : isFree ? triples!.Count(state)
                 : ruledTriples!.Count(state);
         }
         ulong timetables = 0;
         ulong shapes = 0;
-        if (looks.After(workOf[level]))
+        if (deadline.HasPassedAfter(workOf[level]))
             return default;
         var next = choosing.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1]; word++)
@@ -119,7 +120,7 @@ internal sealed unsafe class CompletionCounter
     }
 
     private Pair LastTwo(ulong* state, bool isFree) =>
-        looks.After(workOfPair) ? default
+        deadline.HasPassedAfter(workOfPair) ? default
         : isFree ? pairs.Count(state + first[levels - 2], state + first[levels - 1])
         : ruled!.Count(state);
 

@@ -1,5 +1,6 @@
 using System.Numerics;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -23,7 +24,7 @@ internal sealed unsafe class Estimating
 
     private readonly Choosing choosing;
     private readonly CompletionCounter counter;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly int[] first;
     private readonly double[][] chances;
 
@@ -34,7 +35,7 @@ internal sealed unsafe class Estimating
     {
         this.choosing = choosing;
         counter = new(choosing, limit);
-        looks = new(limit);
+        deadline = new(limit);
         first = choosing.Problem.Layout.First;
         chances = [.. choosing.Problem.Levels.Select(level => new double[level.Options.Count])];
     }
@@ -74,7 +75,7 @@ internal sealed unsafe class Estimating
     }
 
     /// <summary>Whether the limit stopped it, so that its last sample is none.</summary>
-    private bool IsStopped => counter.IsStopped || looks.IsOver;
+    private bool IsStopped => counter.IsStopped || deadline.HasPassed;
 
     private double Sample(int level, ulong* state)
     {
@@ -101,7 +102,7 @@ internal sealed unsafe class Estimating
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (looks.After(words))
+            if (deadline.HasPassedAfter(words))
                 return 0;
             if (!choosing.Choose(level, option, state, next))
                 continue;

@@ -1,6 +1,7 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -53,7 +54,7 @@ internal sealed unsafe class OptionCounts<T>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private bool GoDown(WorkLimit limit)
     {
-        var looks = new Looks(limit);
+        var deadline = new Deadline(limit);
         for (var l = 0; l < layers.Layers.Count - 1; l++)
         {
             var layer = layers.Layers[l];
@@ -62,7 +63,7 @@ internal sealed unsafe class OptionCounts<T>
             {
                 var options = layer.Choices.OptionsOf(state);
                 var next = layer.Choices.NextOf(state);
-                if (looks.After(options.Length))
+                if (deadline.HasPassedAfter(options.Length))
                     return false;
                 for (var choice = 0; choice < options.Length; choice++)
                     above[l + 1][next[choice]] += above[l][state] * ways[options[choice]];

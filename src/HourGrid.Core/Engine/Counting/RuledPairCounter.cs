@@ -1,6 +1,7 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -37,16 +38,16 @@ internal sealed unsafe class RuledPairCounter
     private readonly ulong[] mostTaken;
     private readonly ulong[] outlast;
     private readonly ulong[] outlastBoth;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
 
     /// <param name="choosing">The problem.</param>
     /// <param name="pairs">Counts its pairs where no rule is left to break.</param>
-    /// <param name="looks">Stops it, so that what it gives is less than there is.</param>
-    public RuledPairCounter(Choosing choosing, PairCounter pairs, Looks looks)
+    /// <param name="deadline">Stops it, so that what it gives is less than there is.</param>
+    public RuledPairCounter(Choosing choosing, PairCounter pairs, Deadline deadline)
     {
         this.choosing = choosing;
         this.pairs = pairs;
-        this.looks = looks;
+        this.deadline = deadline;
         var problem = choosing.Problem;
         var levels = problem.Levels;
         level = levels.Count - 2;
@@ -89,7 +90,7 @@ internal sealed unsafe class RuledPairCounter
             var below = CountLast(next);
             timetables += below.Timetables * ways[option];
             shapes += below.Shapes;
-            if (looks.After(lastWords))
+            if (deadline.HasPassedAfter(lastWords))
                 return new(timetables, shapes);
         }
         return new(timetables, shapes);
@@ -124,7 +125,7 @@ internal sealed unsafe class RuledPairCounter
     private ulong Keeping(ulong* state, int word, ulong bits)
     {
         var kept = bits;
-        looks.After((long)BitOperations.PopCount(bits) * rowWords);
+        deadline.HasPassedAfter((long)BitOperations.PopCount(bits) * rowWords);
         for (; bits != 0; bits &= bits - 1)
         {
             var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
@@ -151,9 +152,9 @@ internal sealed unsafe class RuledPairCounter
         var ones = Pinned.Pointer(open);
         for (var word = lastFirst; word < witnessesAt; word++)
             next[word] = state[word];
-        for (var group = 0; group < earlier!.Count && !looks.IsOver; group++)
+        for (var group = 0; group < earlier!.Count && !deadline.HasPassed; group++)
         {
-            looks.After((long)ways.Length * lastWords);
+            deadline.HasPassedAfter((long)ways.Length * lastWords);
             if (
                 !earlier.Open(group, state, ones)
                 || !choosing.TakeFromLanes(level, earlier.OptionOf(group), state, next)

@@ -1,5 +1,6 @@
 using System.Numerics;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -14,12 +15,12 @@ namespace HourGrid.Core.Engine.Counting;
 internal sealed unsafe class ShapeSets
 {
     private readonly Choosing choosing;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
 
     private ShapeSets(Choosing choosing, WorkLimit limit)
     {
         this.choosing = choosing;
-        looks = new(limit);
+        deadline = new(limit);
     }
 
     /// <summary>Week shapes from a root; fewer than there are once the limit is over.</summary>
@@ -39,7 +40,7 @@ internal sealed unsafe class ShapeSets
         UInt128 count = 0;
         foreach (var options in OptionsByShape(level, states))
         {
-            if (looks.IsOver)
+            if (deadline.HasPassed)
                 break;
             var next = Next(level, states, options);
             if (next.Count > 0)
@@ -66,7 +67,7 @@ internal sealed unsafe class ShapeSets
         foreach (var state in states)
         {
             // Each is held against all that were found.
-            if (looks.After((long)(found.Count + 2) * state.Length))
+            if (deadline.HasPassedAfter((long)(found.Count + 2) * state.Length))
                 return [];
             if ((state[word + option / 64] >> option & 1) == 0)
                 continue;

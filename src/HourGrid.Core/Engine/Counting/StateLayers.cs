@@ -1,6 +1,7 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -166,7 +167,7 @@ internal sealed unsafe class StateLayers
         var (from, to) = (first[level], first[level + 1]);
         Span<int> options = stackalloc int[StateLayer.AtATime];
         Span<int> reached = stackalloc int[StateLayer.AtATime];
-        var looks = new Looks(limit);
+        var deadline = new Deadline(limit);
         var words = choosing.Problem.RowWords(level);
         for (var number = 0; number < layer.Count; number++)
         {
@@ -175,7 +176,7 @@ internal sealed unsafe class StateLayers
             var written = 0;
             for (var word = from; word < to; word++)
             {
-                if (looks.After((long)BitOperations.PopCount(state[word]) * words))
+                if (deadline.HasPassedAfter((long)BitOperations.PopCount(state[word]) * words))
                     return Abandon(choices, next);
                 if (written + BitOperations.PopCount(state[word]) > StateLayer.AtATime)
                 {

@@ -1,5 +1,6 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -17,7 +18,7 @@ internal sealed unsafe class TailOptionCounts<T>
 
     private readonly Choosing choosing;
     private readonly T[][] counts;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly int[] first;
     private readonly int levels;
     private readonly ulong[][] ways;
@@ -46,7 +47,7 @@ internal sealed unsafe class TailOptionCounts<T>
     {
         this.choosing = choosing;
         this.counts = counts;
-        looks = new(limit);
+        deadline = new(limit);
         var problem = choosing.Problem;
         first = problem.Layout.First;
         levels = problem.Levels.Count;
@@ -70,7 +71,7 @@ internal sealed unsafe class TailOptionCounts<T>
     }
 
     /// <summary>Whether the limit stopped it, so that what was counted since is less than there is.</summary>
-    public bool IsStopped => looks.IsOver;
+    public bool IsStopped => deadline.HasPassed;
 
     /// <summary>Adds up what stands on each option below a state that so many ways lead to.</summary>
     /// <returns>The completions of the state.</returns>
@@ -82,7 +83,7 @@ internal sealed unsafe class TailOptionCounts<T>
             return CountByTaking(state, weight);
         if (level == levels)
             return T.One;
-        if (looks.After(workOf[level]))
+        if (deadline.HasPassedAfter(workOf[level]))
             return T.Zero;
         var sum = T.Zero;
         var next = choosing.Scratch(level + 1);
@@ -101,7 +102,7 @@ internal sealed unsafe class TailOptionCounts<T>
     }
 
     private T CountFreePairs(ulong* state, T weight) =>
-        looks.After(workOfPairs) ? T.Zero
+        deadline.HasPassedAfter(workOfPairs) ? T.Zero
         : isPlain ? CountPlainPairs(state, weight)
         : CountPairs(state, weight);
 

@@ -1,5 +1,6 @@
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -25,7 +26,7 @@ internal sealed unsafe class BestSearch
     private readonly RankedProblem ranked;
     private readonly Choosing choosing;
     private readonly BestList best;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly BundlePicker picker;
     private readonly LeafMeasures leaf;
     private readonly Partial[] partials;
@@ -51,11 +52,11 @@ internal sealed unsafe class BestSearch
         this.ranked = ranked;
         this.choosing = choosing;
         this.best = best;
-        looks = new(limit);
+        deadline = new(limit);
         levels = ranked.Problem.Levels.Count;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         partials = ranked.NewPartials(levels + 1);
-        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing, looks) : null;
+        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing, deadline) : null;
         open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
         workOf =
@@ -64,13 +65,13 @@ internal sealed unsafe class BestSearch
                 .Range(0, levels)
                 .Select(level => WorkOfNode + ranked.Problem.RowWords(level) + OptionsOf(level + 1)),
         ];
-        picker = new BundlePicker(ranked, root, best, byShape, looks);
+        picker = new BundlePicker(ranked, root, best, byShape, deadline);
 
         int OptionsOf(int level) => level < levels ? open[level].Length : 0;
     }
 
     /// <summary>Whether the limit stopped the search, so that there may be better ones than those found.</summary>
-    public bool IsStopped => looks.IsOver;
+    public bool IsStopped => deadline.HasPassed;
 
     /// <summary>Searches what can come of a root and options of the first levels, which may stand together.</summary>
     /// <param name="root">The root.</param>
@@ -102,7 +103,7 @@ internal sealed unsafe class BestSearch
             return;
         if (level < levels - LevelsUnsorted || atLeast == best.Threshold)
             ranked.Levels[level].Sort(its.AsSpan(0, count));
-        for (var i = 0; i < count && !looks.After(workOf[level]); i++)
+        for (var i = 0; i < count && !deadline.HasPassedAfter(workOf[level]); i++)
         {
             var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
             if (cost > best.Threshold)

@@ -1,7 +1,7 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Engine.Ranking;
 

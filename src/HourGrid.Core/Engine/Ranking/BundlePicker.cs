@@ -1,7 +1,8 @@
 using System.Numerics;
 using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -9,7 +10,7 @@ namespace HourGrid.Core.Engine.Ranking;
 /// Goes from the options of a whole timetable to its bundles: to all of them that are among the best, or to the best
 /// one of the week shape. Knows the second half of the order, the registration numbers.
 /// </summary>
-internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestList best, bool byShape, Looks looks)
+internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestList best, bool byShape, Deadline deadline)
 {
     private readonly int[][] parts = new int[ranked.Problem.Levels.Count][];
     private readonly int[] merged = new int[ranked.Problem.Levels.Count];
@@ -165,7 +166,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
             later = Math.Min(later, ranked.Options[l][chosen[l]].MostSpare);
         foreach (var bundle in option.Bundles)
         {
-            if (looks.After(WorkOfBundle))
+            if (deadline.HasPassedAfter(WorkOfBundle))
                 break;
             picked[level] = bundle;
             parts[level] = bundle.Ranks;
@@ -203,7 +204,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
         Ranked? found = null;
         foreach (var choice in Variants(chosen, 0))
         {
-            if (looks.After(WorkOfBundle))
+            if (deadline.HasPassedAfter(WorkOfBundle))
                 return;
             if (!KeepsLanes(choice))
                 continue;

@@ -1,6 +1,7 @@
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 

@@ -1,5 +1,6 @@
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -42,7 +43,7 @@ internal sealed class DayOfOption
         }
         else
         {
-            if (Times.Count == 0 || time.Start.Value - Times[^1].End.Value >= Measures.StretchPause)
+            if (Times.Count == 0 || time.Start.Value - Times[^1].End.Value >= Stretch.Pause)
                 from = time.Start.Value;
             Busy += time.Length;
             Times.Add(time);

@@ -2,6 +2,7 @@ using System.Numerics;
 using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -28,7 +29,7 @@ internal sealed unsafe class Exchanges
     private readonly Partial whole;
     private readonly long[] its;
     private readonly List<Ceiling.Found> found = [];
-    private readonly Looks looks;
+    private readonly Deadline deadline;
 
     // Words looked at to find what is open of a level beside all others, and to try one option.
     private readonly long workOfLevel;
@@ -36,7 +37,7 @@ internal sealed unsafe class Exchanges
 
     private Exchanges(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling, WorkLimit limit)
     {
-        looks = new(limit);
+        deadline = new(limit);
         this.ranked = ranked;
         this.choosing = choosing;
         this.root = root;
@@ -64,7 +65,7 @@ internal sealed unsafe class Exchanges
                 using var own = new Choosing(ranked.Problem);
                 var exchanges = new Exchanges(ranked, own, root, ceiling, limit);
                 var known = new Ceiling.Found[Together];
-                while (Interlocked.Add(ref count, -Together) >= 0 && !exchanges.looks.IsOver)
+                while (Interlocked.Add(ref count, -Together) >= 0 && !exchanges.deadline.HasPassed)
                     if (!exchanges.Exchange(known.AsSpan(0, ceiling.Next(known))))
                         return;
             }
@@ -83,7 +84,7 @@ internal sealed unsafe class Exchanges
     private void Exchange(in Ceiling.Found known)
     {
         int[] chosen = [.. known.Chosen];
-        for (var level = 0; level < levels && !looks.After(workOfLevel); level++)
+        for (var level = 0; level < levels && !deadline.HasPassedAfter(workOfLevel); level++)
         {
             if (level > 0)
                 before[level].Become(before[level - 1], ranked.Levels[level - 1], chosen[level - 1]);
@@ -94,7 +95,7 @@ internal sealed unsafe class Exchanges
                 others.Become(rest, ranked.Levels[later], chosen[later]);
             var state = OpenBeside(chosen, level);
             var count = rest.CostsAsLast(ranked.Levels[level], state, ceiling.Threshold - 1, its);
-            for (var i = 0; i < count && !looks.After(workOfChoice); i++)
+            for (var i = 0; i < count && !deadline.HasPassedAfter(workOfChoice); i++)
             {
                 chosen[level] = Partial.OptionOf(its[i]);
                 if (chosen[level] != known.Chosen[level] && KeepsRules(chosen))

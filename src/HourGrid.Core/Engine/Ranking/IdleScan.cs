@@ -3,11 +3,12 @@ using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
 using System.Runtime.Intrinsics.X86;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// Looks for the options of a level that leave little idle time: the innermost loops of the search for the best, which
+/// Deadline for the options of a level that leave little idle time: the innermost loops of the search for the best, which
 /// most options do not get past.
 /// </summary>
 /// <remarks>

@@ -1,7 +1,8 @@
 using System.Numerics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -101,7 +102,7 @@ internal sealed class LeafMeasures
         var moves = 0;
         foreach (ref readonly var meeting in today)
         {
-            if (meeting.Start - end >= Measures.StretchPause)
+            if (meeting.Start - end >= Stretch.Pause)
                 start = meeting.Start;
             end = Math.Max(end, meeting.End);
             LongestStretch = Math.Max(LongestStretch, end - start);

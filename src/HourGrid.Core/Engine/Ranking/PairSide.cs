@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 

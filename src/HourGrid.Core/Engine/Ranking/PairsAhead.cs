@@ -2,11 +2,12 @@ using System.Numerics;
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// Looks from the level before the last two at all pairs of theirs, by days, idle time and courses taken: most options
+/// Deadline from the level before the last two at all pairs of theirs, by days, idle time and courses taken: most options
 /// have none that is wanted, and their nodes need not be made.
 /// </summary>
 /// <remarks>
@@ -14,7 +15,7 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </remarks>
 internal sealed unsafe class PairsAhead
 {
-    /// <summary>How many levels before the end it looks from.</summary>
+    /// <summary>How many levels before the end it deadline from.</summary>
     public const int LevelsLeft = 3;
 
     /// <summary>More pairs of one option are not looked at; it may lead to something.</summary>
@@ -23,7 +24,7 @@ internal sealed unsafe class PairsAhead
     private readonly WeekTables tables;
     private readonly WeighedCosts costs;
     private readonly Choosing choosing;
-    private readonly Looks looks;
+    private readonly Deadline deadline;
     private readonly RankedLevel level;
     private readonly PairSide next;
     private readonly PairSide last;
@@ -38,12 +39,12 @@ internal sealed unsafe class PairsAhead
 
     /// <param name="ranked">What is ranked, of at least three levels.</param>
     /// <param name="choosing">Knows its rows.</param>
-    /// <param name="looks">Stops it, so that options may be missing from a list.</param>
-    public PairsAhead(RankedProblem ranked, Choosing choosing, Looks looks)
+    /// <param name="deadline">Stops it, so that options may be missing from a list.</param>
+    public PairsAhead(RankedProblem ranked, Choosing choosing, Deadline deadline)
     {
         (tables, costs) = (ranked.Tables, ranked.Costs);
         this.choosing = choosing;
-        this.looks = looks;
+        this.deadline = deadline;
         levelNumber = ranked.Levels.Length - LevelsLeft;
         level = ranked.Levels[levelNumber];
         (next, last) = (ranked.LastTwo[0], ranked.LastTwo[1]);
@@ -85,7 +86,7 @@ internal sealed unsafe class PairsAhead
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var number = from + BitOperations.TrailingZeroCount(bits);
-            if (looks.After(workOfOption))
+            if (deadline.HasPassedAfter(workOfOption))
                 return count;
             if (!choosing.Choose(levelNumber, number, state, left))
                 continue;
@@ -135,7 +136,7 @@ internal sealed unsafe class PairsAhead
         var nexts = IdleScan.Cut(lanes, next.Level, state, most + next.Left.MostBusy);
         if (nexts == 0 || nexts * lasts > MostPairs)
             return nexts > 0;
-        looks.After(nexts * lasts);
+        deadline.HasPassedAfter(nexts * lasts);
         return AnyPair(lanes, lasts < nexts ? last : next, node, option, forIdle + forDays, most, state);
     }
 

@@ -1,5 +1,6 @@
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 

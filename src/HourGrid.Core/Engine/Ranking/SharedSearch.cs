@@ -1,6 +1,7 @@
 using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -87,12 +88,12 @@ internal static unsafe class SharedSearch
             if (limit.IsCancelled)
                 return [];
             var first = new BestList(count, ceiling.Threshold);
-            var looks = new Looks(toPutTogether);
-            var picker = new BundlePicker(ranked, root, first, byShape, looks);
+            var deadline = new Deadline(toPutTogether);
+            var picker = new BundlePicker(ranked, root, first, byShape, deadline);
             // Where there is no time for all, the worst are left out.
             foreach (var (chosen, cost, _) in ceiling.All.OrderBy(one => one.Cost))
             {
-                if (looks.After(BundlePicker.WorkOfBundle) || cost > ceiling.Threshold)
+                if (deadline.HasPassedAfter(BundlePicker.WorkOfBundle) || cost > ceiling.Threshold)
                     break;
                 picker.Offer(chosen, cost);
             }

@@ -1,5 +1,6 @@
 using System.Runtime.CompilerServices;
-using HourGrid.Core.Measuring;
+using HourGrid.Core.Measures;
+using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Ranking;
 

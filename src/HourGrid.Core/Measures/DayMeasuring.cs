@@ -1,7 +1,8 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
-namespace HourGrid.Core.Measuring;
+namespace HourGrid.Core.Measures;
 
 /// <summary>Measures one day of one week.</summary>
 internal sealed class DayMeasuring(Ask ask)
@@ -72,7 +73,7 @@ internal sealed class DayMeasuring(Ask ask)
         var start = busy[0].Start.Value;
         for (var i = 0; i < busy.Count; i++)
         {
-            if (i > 0 && busy[i].Start.Value - busy[i - 1].End.Value >= Measures.StretchPause)
+            if (i > 0 && busy[i].Start.Value - busy[i - 1].End.Value >= Stretch.Pause)
                 start = busy[i].Start.Value;
             longest = Math.Max(longest, busy[i].End.Value - start);
         }

@@ -1,6 +1,6 @@
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Engine.Compiling;
+namespace HourGrid.Core.Timetables;
 
 /// <summary>
 /// Weeks that nothing in an ask tells apart are one class; classes stand for weeks everywhere after compiling.

@@ -1,4 +1,4 @@
-namespace HourGrid.Core.Engine.Compiling;
+namespace HourGrid.Core.Asking;
 
 /// <summary>Something in an ask that cannot be answered, with the place where it stands.</summary>
 public sealed class AskRefusedException : Exception

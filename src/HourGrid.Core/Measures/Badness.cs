@@ -1,7 +1,8 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
-namespace HourGrid.Core.Measuring;
+namespace HourGrid.Core.Measures;
 
 /// <summary>
 /// How bad each measure is, 0 to <see cref="Most"/>, in whole numbers rounded half up; and the score, the sum of each

@@ -1,19 +1,13 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Timetables;
 
-namespace HourGrid.Core.Measuring;
+namespace HourGrid.Core.Measures;
 
 /// <summary>Takes the measures of timetables under one ask.</summary>
 /// <param name="ask">Whose soft rules and preferred campus are counted.</param>
-public sealed class Measures(Ask ask)
+public sealed class TimetableMeasurer(Ask ask)
 {
-    /// <summary>Minutes of pause from which a stretch is broken.</summary>
-    public const int StretchPause = 20;
-
     private readonly DayMeasuring days = new(ask);
 
     private readonly WeekSet[] blockWeeks = [.. ask.TimeBlocks.Select(block => block.Weeks).Distinct()];

@@ -1,6 +1,6 @@
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Engine.Compiling;
+namespace HourGrid.Core.Timetables;
 
 /// <summary>One course taken whole: one section for each component it needs, links respected.</summary>
 public sealed class Bundle

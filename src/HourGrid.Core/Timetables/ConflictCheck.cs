@@ -1,15 +1,15 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Engine.Compiling;
+namespace HourGrid.Core.Timetables;
 
 /// <summary>When two meetings of different sections cannot both be attended.</summary>
 /// <param name="travel">Minutes between campuses, or null where travel is not respected.</param>
 /// <param name="minutesBetween">Minutes wanted between any two classes.</param>
-public sealed class ConflictRule(TravelTimes? travel, int minutesBetween)
+public sealed class ConflictCheck(TravelTimes? travel, int minutesBetween)
 {
     /// <summary>The rule an ask sets.</summary>
-    public static ConflictRule Of(CatalogueSnapshot snapshot, Ask ask) =>
+    public static ConflictCheck Of(CatalogueSnapshot snapshot, Ask ask) =>
         new(ask.Campus.RespectTravel ? snapshot.Travel : null, ask.DayLimits.MinutesBetween);
 
     /// <summary>

@@ -1,4 +1,4 @@
-namespace HourGrid.Core.Engine;
+namespace HourGrid.Core.Work;
 
 /// <summary>Work that any number of threads do together: each takes the next piece until there is none.</summary>
 public static class ParallelRun

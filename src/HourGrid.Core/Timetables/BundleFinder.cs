@@ -1,19 +1,26 @@
+using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Work;
 
-namespace HourGrid.Core.Engine.Compiling;
+namespace HourGrid.Core.Timetables;
 
 /// <summary>Finds the bundles of a course, with what each goes against.</summary>
 /// <param name="offered">The course as the term offers it.</param>
-/// <param name="admission">What its sections go against.</param>
+/// <param name="against">
+/// The numbers of the wishes that a section goes against, ascending; null for one that is not looked at further.
+/// </param>
 /// <param name="conflicts">When two meetings conflict.</param>
 /// <param name="mostAgainst">Bundles that go against more wishes than this are left out.</param>
 internal sealed class BundleFinder(
     OfferedCourse offered,
-    Admission admission,
-    ConflictRule conflicts,
+    Func<OfferedSection, int[]?> against,
+    ConflictCheck conflicts,
     int mostAgainst
 )
 {
+    /// <summary>The most bundles one course may have.</summary>
+    public const int MostBundles = 20_000;
+
     private readonly SectionLinks links = new(offered);
     private readonly List<FoundBundle> found = [];
 
@@ -21,7 +28,7 @@ internal sealed class BundleFinder(
     /// Every bundle that goes against few enough wishes, once each, ordered by arrangement and then by section in
     /// the catalogue's order.
     /// </summary>
-    /// <exception cref="AskTooLargeException">There are more than <see cref="Problem.MaxBundlesPerCourse"/>.</exception>
+    /// <exception cref="AskTooLargeException">There are more than <see cref="MostBundles"/>.</exception>
     public IReadOnlyList<FoundBundle> Find(WorkLimit limit)
     {
         var arrangements = offered
@@ -49,7 +56,7 @@ internal sealed class BundleFinder(
     private int[]? Against(OfferedSection section, WorkLimit limit)
     {
         limit.ThrowIfOver();
-        return admission.Against(section, mostAgainst);
+        return against(section);
     }
 
     private void Extend(
@@ -63,9 +70,9 @@ internal sealed class BundleFinder(
         limit.ThrowIfOver();
         if (component == candidates.Length)
         {
-            if (found.Count == Problem.MaxBundlesPerCourse)
+            if (found.Count == MostBundles)
                 throw new AskTooLargeException(
-                    $"{offered.Course.Id} has more than {Problem.MaxBundlesPerCourse} bundles. "
+                    $"{offered.Course.Id} has more than {MostBundles} bundles. "
                         + "Keep a section of it, or rule some out."
                 );
             found.Add(new(new Bundle(offered, [.. chosen]), against));

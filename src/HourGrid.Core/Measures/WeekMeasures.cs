@@ -1,6 +1,7 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Timetables;
 
-namespace HourGrid.Core.Measuring;
+namespace HourGrid.Core.Measures;
 
 /// <summary>
 /// What a timetable is like, in integers. Per-week figures are taken over the weeks in which it has any meeting, as
@@ -12,7 +13,7 @@ namespace HourGrid.Core.Measuring;
 /// <param name="LatestEnd">The latest end of any day, or null without meetings.</param>
 /// <param name="LongestDay">Minutes from first start to last end of a day; the largest.</param>
 /// <param name="LongestStretch">Minutes of the longest run of meetings with every pause shorter than
-/// <see cref="Measures.StretchPause"/>.</param>
+/// <see cref="Stretch.Pause"/>.</param>
 /// <param name="CampusMovesTenths">Changes of campus between consecutive meetings of a day, summed over the week;
 /// mean in tenths, rounded half up.</param>
 /// <param name="SoftMinutes">Meeting minutes inside Rather-not blocks; mean, rounded half up.</param>

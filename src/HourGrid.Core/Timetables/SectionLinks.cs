@@ -1,6 +1,6 @@
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Engine.Compiling;
+namespace HourGrid.Core.Timetables;
 
 /// <summary>
 /// The links among the sections of one course. A link declared by either side binds both: once any lab names a

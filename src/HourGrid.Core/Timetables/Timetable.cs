@@ -1,7 +1,7 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 
-namespace HourGrid.Core.Engine;
+namespace HourGrid.Core.Timetables;
 
 /// <summary>One bundle for each course taken, no conflict, every hard rule kept.</summary>
 public sealed record Timetable

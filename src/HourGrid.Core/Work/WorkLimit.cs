@@ -1,6 +1,6 @@
 using System.Diagnostics;
 
-namespace HourGrid.Core.Engine;
+namespace HourGrid.Core.Work;
 
 /// <summary>How long an answer may work. One for each answer; threads of one answer share it.</summary>
 /// <remarks>

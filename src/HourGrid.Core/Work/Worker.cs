@@ -1,6 +1,6 @@
 using System.Diagnostics;
 
-namespace HourGrid.Core.Engine;
+namespace HourGrid.Core.Work;
 
 /// <summary>
 /// One of a bounded number of workers, lent to a piece of work that shares them with others. The engine yields its worker
