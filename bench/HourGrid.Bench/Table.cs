@@ -24,7 +24,7 @@ internal static class Table
         ("best 1,000", one => Milliseconds(one.Best1000Ms)),
         ("best 200 shapes", one => Milliseconds(one.Best200ShapesMs)),
         ("standings", one => WithCounts(one.Standings)),
-        ("costs", one => one.Rules is { } rules ? $"{WithCounts(one.Costs)}, {rules} wishes" : ""),
+        ("costs", one => one.Rules is { } rules ? $"{WithCounts(one.Costs)}, {rules} rules" : ""),
         ("why none", one => WithCounts(one.WhyNone)),
         ("live", one => WithCounts(one.Live)),
         (

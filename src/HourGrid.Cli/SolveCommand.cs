@@ -1,8 +1,6 @@
 using System.CommandLine;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;

@@ -21,19 +21,19 @@ builder.Services.AddStudents();
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
 builder.Services.AddSingleton(new FairQueue(FairQueue.WorkersHere));
-builder.Services.AddSingleton<AnswerRoom>();
-builder.Services.AddSingleton<HeldRoom>();
+builder.Services.AddSingleton<AnswerService>();
+builder.Services.AddSingleton<PutByService>();
 builder.Services.AddSingleton<WarmUp>();
 builder.Services.AddSingleton<CalendarLimits>();
 builder.Services.AddSingleton<WriteTurns>();
 builder.Services.AddScoped<StudentQueue>();
 builder.Services.AddScoped<SketchRows>();
 builder.Services.AddSingleton<StepSizes>();
-builder.Services.AddScoped<StepRoom>();
-builder.Services.AddScoped<SketchShelf>();
-builder.Services.AddScoped<SketchDesk>();
+builder.Services.AddScoped<StepQuota>();
+builder.Services.AddScoped<SketchStore>();
+builder.Services.AddScoped<SketchService>();
 builder.Services.AddScoped<SketchAnswers>();
-builder.Services.AddScoped<PicksDesk>();
+builder.Services.AddScoped<PicksService>();
 if (!DataFolder.IsDescribingOnly)
     builder.Services.AddHostedService<CatalogueWatch>();
 
@@ -56,7 +56,7 @@ api.MapExports();
 api.MapCalendarAddresses();
 api.MapCalendarHours();
 api.MapAnswers();
-api.MapHeld();
+api.MapPutBy();
 app.MapCalendars();
 app.MapClient();
 

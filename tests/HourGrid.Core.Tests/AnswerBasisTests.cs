@@ -4,7 +4,6 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Tests.Drawn;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -134,7 +133,7 @@ public sealed class AnswerBasisTests
     }
 
     private static Dictionary<string, Int128> CostsByPath(CatalogueSnapshot snapshot, Ask ask) =>
-        RuleCosts.Of(snapshot, ask).Costs.ToDictionary(cost => cost.Wish.Path, cost => cost.Cost);
+        RuleCosts.Of(snapshot, ask).Costs.ToDictionary(cost => cost.Rule.Path, cost => cost.Cost);
 
     private static (int, string)[] Found(BestAnswer best) =>
         [

@@ -6,7 +6,6 @@ using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -95,7 +94,7 @@ public sealed class BestAgainstBruteForceTests
         var ask = new Ask
         {
             Term = term.Id,
-            Seats = SeatsRule.Any,
+            Seats = SeatsAdmitted.Any,
             Credits = new(Credits.Of(3), Credits.Of(7.5m)),
             Weights = NoWeights with { Seats = 100, Wanted = 20, EarlierFinish = 60, LaterStart = 20 },
             Wanted =

@@ -3,16 +3,17 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
 
 namespace HourGrid.Core.Tests;
 
-/// <summary>What each wish costs is the difference of two plain counts.</summary>
+/// <summary>What each rule costs is the difference of two plain counts.</summary>
 public sealed class CostsAgainstBruteForceTests
 {
     [Fact]
-    public void Every_wish_costs_what_the_definition_says() =>
+    public void Every_rule_costs_what_the_definition_says() =>
         DrawnWorld.All.Sample(
             (catalogue, ask) =>
             {
@@ -25,23 +26,23 @@ public sealed class CostsAgainstBruteForceTests
                         .Select(path =>
                             $"{path} {BruteForce.Timetables(catalogue, PlainChanges.Without(ask, path)).Count - with}"
                         ),
-                    costs.Costs.Where(cost => cost.Wish.IsHard).Select(cost => $"{cost.Wish.Path} {cost.Cost}")
+                    costs.Costs.Where(cost => cost.Rule.IsHard).Select(cost => $"{cost.Rule.Path} {cost.Cost}")
                 );
-                Assert.All(costs.Costs.Where(cost => !cost.Wish.IsHard), cost => Assert.Equal(0, cost.Cost));
+                Assert.All(costs.Costs.Where(cost => !cost.Rule.IsHard), cost => Assert.Equal(0, cost.Cost));
             },
             iter: Draws.Of(1500)
         );
 
     [Fact]
-    public void A_wish_is_lifted_from_an_ask_as_its_path_says() =>
+    public void A_rule_is_lifted_from_an_ask_as_its_path_says() =>
         DrawnWorld.All.Sample(
             (catalogue, ask) =>
             {
                 var snapshot = catalogue.SnapshotOf(ask.Term)!;
-                foreach (var wish in Wishes.Of(ask).Where(wish => wish.IsHard))
+                foreach (var rule in RuleList.Of(ask).Where(rule => rule.IsHard))
                     Assert.Equal(
-                        (UInt128)BruteForce.Timetables(catalogue, PlainChanges.Without(ask, wish.Path)).Count,
-                        Counts.Of(Problem.Compile(snapshot, Wishes.Without(ask, wish))).Total.Timetables
+                        (UInt128)BruteForce.Timetables(catalogue, PlainChanges.Without(ask, rule.Path)).Count,
+                        Counts.Of(Problem.Compile(snapshot, rule.Without(ask))).Total.Timetables
                     );
             },
             iter: Draws.Of(300)

@@ -3,7 +3,6 @@ using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 

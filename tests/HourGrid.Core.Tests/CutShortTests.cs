@@ -1,9 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -168,7 +166,7 @@ public sealed class CutShortTests
         Assert.NotEmpty(alike.Timetables);
         if (alike.IsExact)
             Assert.Equal(timetable.Sections, alike.Timetables[0].Timetable.Sections);
-        var broken = BrokenWishes.Of(Snapshot, Ask, BestSections, budget);
+        var broken = BrokenRules.Of(Snapshot, Ask, BestSections, budget);
         AssertCut(microseconds, broken.IsExact);
         Assert.Equal(broken.IsExact, broken.Holds);
         Assert.Empty(broken.Broken);
@@ -197,7 +195,7 @@ public sealed class CutShortTests
             () => Fallbacks.Of(Snapshot, Ask, BestSections, cancellation: stop),
             () => Survival.Of(Snapshot, Ask, BestSections, cancellation: stop),
             () => Nearest.To(Snapshot, Ask, BestSections, cancellation: stop),
-            () => BrokenWishes.Of(Snapshot, Ask, BestSections, cancellation: stop),
+            () => BrokenRules.Of(Snapshot, Ask, BestSections, cancellation: stop),
             () => Spread.Of(Problem, 5, cancellation: stop),
             () => EveryRow.Write(Problem, _ => { }, cancellation: stop),
             () => same.Best(timetable, 10, cancellation: stop),
@@ -249,7 +247,7 @@ public sealed class CutShortTests
             Assert.Equal(best.Rank, found.Rank);
             Assert.True(cut.IsExact ? found.Score == best.Score : found.Score >= best.Score);
             Assert.True(
-                BrokenWishes
+                BrokenRules
                     .Of(Snapshot, Ask, found.Timetable.Sections.Select(section => section.Number).ToHashSet())
                     .Holds
             );

@@ -4,7 +4,6 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -45,7 +44,7 @@ public sealed class HeldAgainstBruteForceTests
                     : IsRule(path) ? !Allows(path)
                     : Lacks(ask, path, held)
                 );
-                Assert.Equal(expected, found.Broken.Select(wish => wish.Path));
+                Assert.Equal(expected, found.Broken.Select(rule => rule.Path));
                 Assert.Equal(Has(catalogue, ask, held), found.Holds);
             },
             iter: Draws.Of(300)
@@ -152,7 +151,7 @@ public sealed class HeldAgainstBruteForceTests
         );
 
     private static BrokenAnswer Of(UniversityCatalogue catalogue, Ask ask, PlainTimetable held) =>
-        BrokenWishes.Of(catalogue.SnapshotOf(ask.Term)!, ask, Numbers(held));
+        BrokenRules.Of(catalogue.SnapshotOf(ask.Term)!, ask, Numbers(held));
 
     private static HashSet<RegistrationNumber> Numbers(PlainTimetable held) =>
         [.. held.Sections.Select(section => section.Number)];

@@ -1,14 +1,11 @@
 using CsCheck;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 

@@ -4,7 +4,6 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests;
 
@@ -12,7 +11,7 @@ namespace HourGrid.Core.Tests;
 public sealed class NearestWeekAgainstBruteForceTests
 {
     [Fact]
-    public void It_is_the_best_of_those_that_go_against_the_fewest_wishes() =>
+    public void It_is_the_best_of_those_that_go_against_the_fewest_rules() =>
         DrawnWorld
             .All.Where(world => BruteForce.Timetables(world.Catalogue, world.Ask).Count == 0)
             .Sample(
@@ -29,7 +28,7 @@ public sealed class NearestWeekAgainstBruteForceTests
                     Assert.True(nearest!.IsExact);
                     var all = ways.SelectMany(way =>
                         {
-                            var paths = way.Wishes.Select(wish => wish.Path).ToArray();
+                            var paths = way.Rules.Select(rule => rule.Path).ToArray();
                             return PlainRanking
                                 .Sorted(catalogue, Without(ask, paths))
                                 .Select(one => (one.Score, Numbers: Numbers(one.Timetable), Paths: paths));
@@ -42,7 +41,7 @@ public sealed class NearestWeekAgainstBruteForceTests
                         best.Numbers,
                         string.Join(' ', nearest.Timetable!.Sections.Select(section => section.Number.Value))
                     );
-                    Assert.Equal(best.Paths, nearest.Broken.Select(wish => wish.Path));
+                    Assert.Equal(best.Paths, nearest.Broken.Select(rule => rule.Path));
                     Assert.ProperSuperset(
                         nearest.Marked.ToHashSet(),
                         nearest.Timetable.Sections.Select(section => section.Number).Append(new("none")).ToHashSet()
@@ -52,7 +51,7 @@ public sealed class NearestWeekAgainstBruteForceTests
             );
 
     [Fact]
-    public void What_goes_against_a_wish_is_marked()
+    public void What_goes_against_a_rule_is_marked()
     {
         var term = new Term(new("T"), "", new(2027, 1, 11), new(2027, 4, 30), [], []);
         CampusId[] campuses = [new("A"), new("B")];
@@ -101,7 +100,7 @@ public sealed class NearestWeekAgainstBruteForceTests
             Wanted = [.. new[] { "X", "Y", "Z" }.Select(id => new WantedCourse { Course = new(id) })],
         };
         var byTravel = NearestWeeks.Of(snapshot, ask)!;
-        Assert.Equal(["campus.respectTravel"], byTravel.Broken.Select(wish => wish.Path));
+        Assert.Equal(["campus.respectTravel"], byTravel.Broken.Select(rule => rule.Path));
         Assert.Equal(["X", "Y"], byTravel.Marked.Select(number => number.Value).Order(StringComparer.Ordinal));
 
         var byHours = NearestWeeks.Of(
@@ -121,7 +120,7 @@ public sealed class NearestWeekAgainstBruteForceTests
                 ],
             }
         )!;
-        Assert.Equal(["timeBlocks[0]"], byHours.Broken.Select(wish => wish.Path));
+        Assert.Equal(["timeBlocks[0]"], byHours.Broken.Select(rule => rule.Path));
         Assert.Equal(["Z"], byHours.Marked.Select(number => number.Value));
     }
 

@@ -1,6 +1,5 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
@@ -36,7 +35,7 @@ public sealed class ProblemTests
     public void An_ask_with_no_course_taken_has_no_timetable()
     {
         var problem = Problem.Compile(Lectures(1, 1), All(0));
-        Assert.Equal(Tally.None, Counts.Of(problem).Total);
+        Assert.Equal(Count128.None, Counts.Of(problem).Total);
         Assert.Empty(Best.Of(problem, 10).Timetables);
         Assert.Null(new SameShape(problem).Find(new HashSet<RegistrationNumber>()));
     }
@@ -44,7 +43,7 @@ public sealed class ProblemTests
     [Fact]
     public void A_course_without_sections_leaves_none()
     {
-        Assert.Equal(Tally.None, Counts.Of(Problem.Compile(Lectures(2, 0), All(2))).Total);
+        Assert.Equal(Count128.None, Counts.Of(Problem.Compile(Lectures(2, 0), All(2))).Total);
     }
 
     [Fact]
@@ -71,7 +70,7 @@ public sealed class ProblemTests
         var count = Counts.Of(Problem.Compile(new(Term, [], new([]), apart), All(12)));
         var expected = Enumerable.Repeat((UInt128)60, 12).Aggregate((product, hours) => product * hours);
         Assert.True(expected > ulong.MaxValue);
-        Assert.Equal(new Tally(expected, expected), count.Total);
+        Assert.Equal(new Count128(expected, expected), count.Total);
     }
 
     [Fact]

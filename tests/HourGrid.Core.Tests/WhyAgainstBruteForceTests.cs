@@ -33,7 +33,7 @@ public sealed class WhyAgainstBruteForceTests
                 var why = WhyNone.Of(catalogue.SnapshotOf(ask.Term)!, ask)!;
                 Assert.True(why.IsExact);
                 var all = PlainChanges.Paths(ask);
-                var together = why.Together.Select(wish => wish.Path).ToList();
+                var together = why.Together.Select(rule => rule.Path).ToList();
                 if (!Has(catalogue, PlainChanges.Loosened(ask, all)))
                 {
                     Assert.True(together.Count <= 1);
@@ -59,7 +59,7 @@ public sealed class WhyAgainstBruteForceTests
                 Assert.Equal(
                     expected,
                     why.WaysOut.Select(way =>
-                            $"{string.Join(" ", way.Wishes.Select(wish => wish.Path).Order(StringComparer.Ordinal))}: {way.Timetables}"
+                            $"{string.Join(" ", way.Rules.Select(rule => rule.Path).Order(StringComparer.Ordinal))}: {way.Timetables}"
                         )
                         .Order(StringComparer.Ordinal)
                 );

@@ -125,7 +125,7 @@ public sealed class WideLevelsTests
     /// <param name="musts">Whether a course must be taken; all where nothing is given.</param>
     /// <param name="fewest">The fewest courses taken.</param>
     /// <param name="most">The most courses taken.</param>
-    private static Tally Plainly(
+    private static Count128 Plainly(
         Hours[][] courses,
         int course,
         Hours[] chosen,

@@ -1,5 +1,4 @@
 using System.Text.Json.Nodes;
-using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;

@@ -51,7 +51,7 @@ public sealed class AskJsonTests
         );
         Assert.Equivalent(new Ask { Term = new("T"), Wanted = [new() { Course = new("A 1") }] }, ask, strict: true);
         Assert.True(ask.Campus.RespectTravel);
-        Assert.Equal(SeatsRule.Open, ask.Seats);
+        Assert.Equal(SeatsAdmitted.Open, ask.Seats);
     }
 
     [Theory]

@@ -1,13 +1,10 @@
 using System.Diagnostics;
 using System.Globalization;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Calendars;
 using HourGrid.Formats.Catalogue;
 using Ical.Net;
-using Ical.Net.DataTypes;
-
 using Calendar = Ical.Net.Calendar;
 
 namespace HourGrid.Formats.Tests;

@@ -2,7 +2,6 @@ using System.Text;
 using System.Text.Json.Nodes;
 using System.Xml.Linq;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Pictures;

@@ -3,7 +3,6 @@ using System.Text.Json.Nodes;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Asking;
-using HourGrid.Formats.Json;
 using HourGrid.Formats.PutBy;
 
 namespace HourGrid.Formats.Tests;

@@ -1,5 +1,4 @@
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.PutBy;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Calendars;

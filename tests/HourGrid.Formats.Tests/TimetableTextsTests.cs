@@ -1,7 +1,6 @@
 using System.Globalization;
 using CsvHelper;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Timetables;
@@ -53,8 +52,8 @@ public sealed class TimetableTextsTests
     [Fact]
     public void Plain_text_lists_numbers_and_days()
     {
-        var course = Spring.Courses.First(one => one.SectionsHeld.Any(section => section.Meetings.Count > 0));
-        var section = course.SectionsHeld.First(one => one.Meetings.Count > 0);
+        var course = Spring.Courses.First(one => one.SectionsOffered.Any(section => section.Meetings.Count > 0));
+        var section = course.SectionsOffered.First(one => one.Meetings.Count > 0);
         var text = TimetableTexts.Plain(
             Timetable.Of(Spring, new HashSet<RegistrationNumber> { section.Number }),
             Spring.Term,

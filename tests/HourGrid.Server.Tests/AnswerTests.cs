@@ -4,10 +4,8 @@ using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
@@ -131,7 +129,7 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
 
         var costs = await student.PostAsJsonAsync("/api/answers/costs", Body(ask)).JsonAsync();
         Assert.Equal(
-            RuleCosts.Of(Spring, problem.Ask).Costs.Select(cost => $"{cost.Wish.Path} {cost.Cost}"),
+            RuleCosts.Of(Spring, problem.Ask).Costs.Select(cost => $"{cost.Rule.Path} {cost.Cost}"),
             costs["costs"]!.AsObject().Select(cost => $"{cost.Key} {cost.Value}")
         );
         var standings = await student.PostAsJsonAsync("/api/answers/standings", Body(ask)).JsonAsync();
@@ -162,7 +160,7 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
         );
         var why = await student.PostAsJsonAsync("/api/answers/why-none", Body(ask)).JsonAsync();
         Assert.Contains("timeBlocks[0]", why["together"]!.AsArray().Select(path => path!.GetValue<string>()));
-        var way = why["waysOut"]!.AsArray().Single(one => one!["wishes"]!.ToJsonString() == "[\"timeBlocks[0]\"]")!;
+        var way = why["waysOut"]!.AsArray().Single(one => one!["rules"]!.ToJsonString() == "[\"timeBlocks[0]\"]")!;
         ask["timeBlocks"] = new JsonArray();
         Assert.Equal(Text(Counts.Of(Compile(ask)).Total.Timetables), way["timetables"]!.GetValue<string>());
     }
@@ -173,8 +171,8 @@ public sealed class AnswerTests(RunningServer server) : IClassFixture<RunningSer
         var student = await server.StudentAsync();
         var ask = Requests.AskFor("TID 210", "ACO 220");
         var (one, other) = (
-            from a in Spring.Find(new CourseId("TID 210"))!.SectionsHeld
-            from b in Spring.Find(new CourseId("ACO 220"))!.SectionsHeld
+            from a in Spring.Find(new CourseId("TID 210"))!.SectionsOffered
+            from b in Spring.Find(new CourseId("ACO 220"))!.SectionsOffered
             where
                 a.Meetings.Any(x =>
                     b.Meetings.Any(y => x.Day == y.Day && x.Time.Overlaps(y.Time) && x.Weeks.Overlaps(y.Weeks))

@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
-using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
@@ -110,7 +109,7 @@ public sealed class FitTests(RunningServer server) : IClassFixture<RunningServer
             foreach (
                 var component in Spring
                     .Find(new CourseId(id))!
-                    .SectionsHeld.GroupBy(section => (section.Section.Arrangement, section.Section.Component))
+                    .SectionsOffered.GroupBy(section => (section.Section.Arrangement, section.Section.Component))
                     .GroupBy(group => group.Key.Component)
             )
                 Assert.Equal(

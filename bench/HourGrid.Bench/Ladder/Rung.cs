@@ -100,7 +100,7 @@ internal static class Rungs
             {
                 Term = CourseMaker.Term.Id,
                 Wanted = [.. all.Select(one => new WantedCourse { Course = one.Id })],
-                Seats = SeatsRule.Any,
+                Seats = SeatsAdmitted.Any,
             }
         );
     }

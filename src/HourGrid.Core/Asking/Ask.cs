@@ -39,7 +39,7 @@ public sealed record Ask
     public IReadOnlyList<DeliveryMode> Modes { get; init; } = [];
 
     /// <summary>Which sections count as takeable by their seats.</summary>
-    public SeatsRule Seats { get; init; }
+    public SeatsAdmitted Seats { get; init; }
 
     /// <summary>Sections the student already holds.</summary>
     public IReadOnlyList<RegistrationNumber> Registered { get; init; } = [];
@@ -57,7 +57,7 @@ public sealed record Ask
 public readonly record struct CreditBounds(Credits? Min, Credits? Max);
 
 /// <summary>Which sections may be taken, by their seats.</summary>
-public enum SeatsRule
+public enum SeatsAdmitted
 {
     /// <summary>Those with a free seat.</summary>
     Open,

@@ -40,7 +40,7 @@ public sealed record WantedCourse
     public IReadOnlyList<CampusId> Campuses { get; init; } = [];
 
     /// <summary>Which of its sections may be taken, by their seats; null for what the ask says of all.</summary>
-    public SeatsRule? Seats { get; init; }
+    public SeatsAdmitted? Seats { get; init; }
 }
 
 /// <summary>Take some of these courses. Their own roles are ignored.</summary>

@@ -1,5 +1,3 @@
-using HourGrid.Core.Timetables;
-
 namespace HourGrid.Core.Asking;
 
 /// <summary>What matters: how much each measure counts, 0 (not at all) to 100.</summary>

@@ -116,7 +116,7 @@ public sealed class OfferedCourse(Course course, IReadOnlyList<OfferedSection> s
     public IReadOnlyList<OfferedSection> Sections => sections;
 
     /// <summary>Its sections in the term that take place.</summary>
-    public IEnumerable<OfferedSection> SectionsHeld =>
+    public IEnumerable<OfferedSection> SectionsOffered =>
         Sections.Where(section => section.Section.Status != SectionStatus.Cancelled);
 }
 

@@ -1,6 +1,5 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Measures;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Comparing;
 

@@ -52,7 +52,7 @@ public static class SmallWorld
             Breaks = [new(WeekdaySet.Of(Weekday.Monday, Weekday.Wednesday), Hours(11, 14), 30, Strength.Cannot)],
             DayLimits = new() { MaxMinutesPerDay = 420, MaxStretchMinutes = 300 },
             Campus = new() { Preferred = Campuses[0] },
-            Seats = SeatsRule.Any,
+            Seats = SeatsAdmitted.Any,
         };
 
     private static Course Course(int course) =>

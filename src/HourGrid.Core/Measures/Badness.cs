@@ -1,6 +1,5 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Measures;
 

@@ -39,7 +39,7 @@ public sealed class CourseIndex
     public CourseIndex(CatalogueSnapshot snapshot)
     {
         Snapshot = snapshot;
-        courses = [.. snapshot.Courses.Where(course => course.SectionsHeld.Any())];
+        courses = [.. snapshot.Courses.Where(course => course.SectionsOffered.Any())];
         NotOffered = snapshot.Courses.Count - courses.Length;
         var names = snapshot.Subjects.ToDictionary(subject => subject.Code, subject => subject.Name);
         var byWord = new Dictionary<string, List<Posting>>();
@@ -61,7 +61,7 @@ public sealed class CourseIndex
         Array.Sort(words, StringComparer.Ordinal);
         postings = [.. words.Select(word => byWord[word].ToArray())];
         Facets = new Facets(courses);
-        Frame = StampFrame.Of(courses.SelectMany(course => course.SectionsHeld));
+        Frame = StampFrame.Of(courses.SelectMany(course => course.SectionsOffered));
     }
 
     /// <summary>Adds a posting that is not there yet; those of its course stand last.</summary>
@@ -172,7 +172,7 @@ public sealed class CourseIndex
         yield return (SearchedField.Description, course.Description);
         foreach (var attribute in course.Attributes)
             yield return (SearchedField.Attribute, attribute);
-        foreach (var section in offered.SectionsHeld)
+        foreach (var section in offered.SectionsOffered)
         {
             yield return (SearchedField.Number, section.Number.Value);
             foreach (var instructor in section.Section.Instructors)

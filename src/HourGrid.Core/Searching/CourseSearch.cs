@@ -41,7 +41,7 @@ public static class CourseSearch
             var passing = new List<OfferedSection>();
             var changes = new HashSet<(NarrowedBy, object?)>();
             var ofCourse = narrowing.Against(offered.Course);
-            foreach (var section in offered.SectionsHeld)
+            foreach (var section in offered.SectionsOffered)
             {
                 var against = ofCourse | narrowing.Against(section, offered.Course);
                 if (against == 0)
@@ -88,7 +88,7 @@ public static class CourseSearch
                 yield return (side, section.Section.Mode);
                 break;
             case NarrowedBy.Seats:
-                foreach (var rule in new[] { SeatsRule.Waitlist, SeatsRule.Any })
+                foreach (var rule in new[] { SeatsAdmitted.Waitlist, SeatsAdmitted.Any })
                     if (rule != narrowing.Seats && SearchNarrowing.HasSeat(rule, section))
                         yield return (side, rule);
                 break;

@@ -1,5 +1,4 @@
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Searching;
@@ -92,7 +91,7 @@ public sealed record NumberList(
         ];
         foreach (
             var component in course
-                .Key.SectionsHeld.Where(section => section.Section.Arrangement == arrangement)
+                .Key.SectionsOffered.Where(section => section.Section.Arrangement == arrangement)
                 .GroupBy(section => section.Section.Component)
         )
             if (!given.Any(section => section.Section.Component == component.Key))

@@ -83,7 +83,7 @@ public sealed record SearchNarrowing
     public IReadOnlyList<DeliveryMode> Modes { get; init; } = [];
 
     /// <summary>Whether a seat, or a place in the waitlist, must be free.</summary>
-    public SeatsRule Seats { get; init; } = SeatsRule.Any;
+    public SeatsAdmitted Seats { get; init; } = SeatsAdmitted.Any;
 
     /// <summary>Ids of parts of the term; <see cref="WholeTerm"/> for sections that run through the whole of it.</summary>
     public IReadOnlyList<string> Parts { get; init; } = [];
@@ -126,10 +126,10 @@ public sealed record SearchNarrowing
         void Look(NarrowedBy side, bool passes) => against |= passes ? 0 : 1 << (int)side;
     }
 
-    internal static bool HasSeat(SeatsRule rule, OfferedSection offered) =>
-        rule == SeatsRule.Any
+    internal static bool HasSeat(SeatsAdmitted rule, OfferedSection offered) =>
+        rule == SeatsAdmitted.Any
         || offered.FreeSeats > 0
-        || (rule == SeatsRule.Waitlist && offered.FreeWaitlistPlaces > 0);
+        || (rule == SeatsAdmitted.Waitlist && offered.FreeWaitlistPlaces > 0);
 
     /// <summary>The campuses of a section and its meetings.</summary>
     internal static IEnumerable<CampusId> CampusesOf(OfferedSection offered) =>

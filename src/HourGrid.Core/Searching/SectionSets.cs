@@ -1,5 +1,4 @@
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Searching;
@@ -29,7 +28,7 @@ public sealed record SectionSet(string Arrangement, string Lead, IReadOnlyList<P
         return
         [
             .. offered
-                .SectionsHeld.GroupBy(section => section.Section.Arrangement)
+                .SectionsOffered.GroupBy(section => section.Section.Arrangement)
                 .Select(arrangement => SetOut(arrangement.Key, [.. arrangement], links)),
         ];
     }

@@ -7,10 +7,10 @@ namespace HourGrid.Core.Timetables;
 /// <summary>Finds the bundles of a course, with what each goes against.</summary>
 /// <param name="offered">The course as the term offers it.</param>
 /// <param name="against">
-/// The numbers of the wishes that a section goes against, ascending; null for one that is not looked at further.
+/// The numbers of the rules that a section goes against, ascending; null for one that is not looked at further.
 /// </param>
 /// <param name="conflicts">When two meetings conflict.</param>
-/// <param name="mostAgainst">Bundles that go against more wishes than this are left out.</param>
+/// <param name="mostAgainst">Bundles that go against more rules than this are left out.</param>
 internal sealed class BundleFinder(
     OfferedCourse offered,
     Func<OfferedSection, int[]?> against,
@@ -25,7 +25,7 @@ internal sealed class BundleFinder(
     private readonly List<FoundBundle> found = [];
 
     /// <summary>
-    /// Every bundle that goes against few enough wishes, once each, ordered by arrangement and then by section in
+    /// Every bundle that goes against few enough rules, once each, ordered by arrangement and then by section in
     /// the catalogue's order.
     /// </summary>
     /// <exception cref="AskTooLargeException">There are more than <see cref="MostBundles"/>.</exception>
@@ -36,7 +36,7 @@ internal sealed class BundleFinder(
             .GroupBy(section => section.Section.Arrangement);
         foreach (var arrangement in arrangements)
         {
-            // Which components are needed is settled before any wish looks at the sections: a rule that admits no
+            // Which components are needed is settled before any rule looks at the sections: a rule that admits no
             // lab makes the arrangement impossible, it does not make the lab unnecessary.
             var candidates = arrangement
                 .GroupBy(section => section.Section.Component)
@@ -103,5 +103,5 @@ internal sealed class BundleFinder(
 
 /// <summary>A bundle and what it goes against.</summary>
 /// <param name="Bundle">The bundle.</param>
-/// <param name="Against">The numbers of the wishes that would have to be lifted to admit it, ascending.</param>
+/// <param name="Against">The numbers of the rules that would have to be lifted to admit it, ascending.</param>
 internal readonly record struct FoundBundle(Bundle Bundle, int[] Against);

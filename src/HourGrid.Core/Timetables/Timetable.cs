@@ -1,5 +1,4 @@
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Timetables;
 

@@ -1,5 +1,3 @@
-using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;

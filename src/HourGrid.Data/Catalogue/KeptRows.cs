@@ -1,6 +1,5 @@
 using System.Data.Common;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Data.Catalogue;
 

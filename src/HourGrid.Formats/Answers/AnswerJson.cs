@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Text.Json;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
@@ -55,7 +54,7 @@ internal sealed class AnswerJson(Utf8JsonWriter json)
         foreach (var cost in costs.Costs)
         {
             json.WriteStartObject();
-            json.WriteString("rule", cost.Wish.Path);
+            json.WriteString("rule", cost.Rule.Path);
             json.WritePropertyName("cost");
             json.WriteRawValue(cost.Cost.ToString(CultureInfo.InvariantCulture));
             json.WriteEndObject();
@@ -73,8 +72,8 @@ internal sealed class AnswerJson(Utf8JsonWriter json)
         }
         json.WriteStartObject("why");
         json.WriteStartArray("together");
-        foreach (var wish in why.Together)
-            json.WriteStringValue(wish.Path);
+        foreach (var rule in why.Together)
+            json.WriteStringValue(rule.Path);
         json.WriteEndArray();
         json.WriteStartArray("waysOut");
         foreach (var way in why.WaysOut)
@@ -118,13 +117,13 @@ internal sealed class AnswerJson(Utf8JsonWriter json)
     private void WriteWayOut(WayOut way)
     {
         json.WriteStartObject();
-        if (way.Wishes.Count == 1)
-            json.WriteString("change", way.Wishes[0].Path);
+        if (way.Rules.Count == 1)
+            json.WriteString("change", way.Rules[0].Path);
         else
         {
             json.WriteStartArray("changes");
-            foreach (var wish in way.Wishes)
-                json.WriteStringValue(wish.Path);
+            foreach (var rule in way.Rules)
+                json.WriteStringValue(rule.Path);
             json.WriteEndArray();
         }
         WriteCount("timetables", way.Timetables);

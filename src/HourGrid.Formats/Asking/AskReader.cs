@@ -1,6 +1,5 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Formats.Asking;
@@ -44,7 +43,7 @@ internal static class AskReader
             DayLimits = file.Or("dayLimits", new DayLimits(), DayLimits),
             Campus = file.Or("campus", new CampusPreferences(), Campus),
             Modes = file["modes"].Values(mode => mode.Word(Words.Modes), MostListed),
-            Seats = file.Or("seats", SeatsRule.Open, seats => seats.Word(Words.SeatsRules) ?? SeatsRule.Open),
+            Seats = file.Or("seats", SeatsAdmitted.Open, seats => seats.Word(Words.SeatsRules) ?? SeatsAdmitted.Open),
             Registered = Numbers(file["registered"]),
             Weights = file.Or("weights", new Weights(), Weights),
             Off = file.Or("off", new SwitchedOff(), Off),

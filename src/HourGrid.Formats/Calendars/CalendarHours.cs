@@ -1,5 +1,4 @@
 using HourGrid.Core.Asking;
-using HourGrid.Core.Catalogue;
 
 namespace HourGrid.Formats.Calendars;
 

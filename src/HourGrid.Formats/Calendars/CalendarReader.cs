@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Work;
 using HourGrid.Formats.Json;
 using Ical.Net;
@@ -9,8 +8,6 @@ using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Evaluation;
 using NodaTime;
-
-using Calendar = Ical.Net.Calendar;
 using Period = Ical.Net.DataTypes.Period;
 
 namespace HourGrid.Formats.Calendars;

@@ -59,8 +59,8 @@ public static class Words
     public static WordTable<Strength> Strengths { get; } =
         new(("cannot", Strength.Cannot), ("ratherNot", Strength.RatherNot));
 
-    public static WordTable<SeatsRule> SeatsRules { get; } =
-        new(("open", SeatsRule.Open), ("waitlist", SeatsRule.Waitlist), ("any", SeatsRule.Any));
+    public static WordTable<SeatsAdmitted> SeatsRules { get; } =
+        new(("open", SeatsAdmitted.Open), ("waitlist", SeatsAdmitted.Waitlist), ("any", SeatsAdmitted.Any));
 
     public static IReadOnlyList<string> Write(WeekdaySet days) => [.. days.Days().Select(Days.Write)];
 }

@@ -1,5 +1,3 @@
-using System.Text;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Work;
 using SkiaSharp;
 

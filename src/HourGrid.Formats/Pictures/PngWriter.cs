@@ -1,4 +1,3 @@
-using HourGrid.Core.Engine;
 using HourGrid.Core.Work;
 using SkiaSharp;
 

@@ -1,6 +1,5 @@
 using System.Globalization;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Timetables;
 using SkiaSharp;

@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
-using HourGrid.Core.Timetables;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Formats.PutBy;

@@ -1,6 +1,5 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
-using HourGrid.Core.Timetables;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Formats.PutBy;

@@ -3,7 +3,6 @@ using System.Text;
 using CsvHelper;
 using CsvHelper.Configuration;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;

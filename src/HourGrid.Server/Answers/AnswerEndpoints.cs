@@ -1,4 +1,3 @@
-using HourGrid.Formats.Json;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -56,13 +55,13 @@ internal static class AnswerEndpoints
         return endpoint;
     }
 
-    private static AnswerRecord Answer(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+    private static AnswerRecord Answer(RequestBody body, AnswerService room, CancellationToken cancellation) =>
         room.Answer(body.Ask(), cancellation);
 
-    private static AnswerRecord AtOnce(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+    private static AnswerRecord AtOnce(RequestBody body, AnswerService room, CancellationToken cancellation) =>
         room.AnswerAtOnce(body.Ask(), cancellation);
 
-    private static RankedPage WeekShapes(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+    private static RankedPage WeekShapes(RequestBody body, AnswerService room, CancellationToken cancellation) =>
         room.WeekShapes(
             body.Ask(),
             body.Whole("first", 0, AnsweredAsk.MostListed),
@@ -70,12 +69,12 @@ internal static class AnswerEndpoints
             cancellation
         );
 
-    private static RankedPage Spread(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+    private static RankedPage Spread(RequestBody body, AnswerService room, CancellationToken cancellation) =>
         room.MostDifferent(body.Ask(), body.Whole("count", 1, LargestPage), cancellation);
 
     private static Results<Ok<RankedPage>, ProblemHttpResult> LookAlikes(
         RequestBody body,
-        AnswerRoom room,
+        AnswerService room,
         CancellationToken cancellation
     ) =>
         room.LookAlikes(body.Ask(), body.Texts("sections", MostSections), LargestPage, cancellation) is { } page
@@ -85,18 +84,21 @@ internal static class AnswerEndpoints
                 detail: "sections: they are no timetable of this ask."
             );
 
-    private static CostsRecord Costs(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+    private static CostsRecord Costs(RequestBody body, AnswerService room, CancellationToken cancellation) =>
         room.Costs(body.Ask(), cancellation);
 
-    private static StandingsRecord Standings(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
+    private static StandingsRecord Standings(RequestBody body, AnswerService room, CancellationToken cancellation) =>
         room.Standings(body.Ask(), cancellation);
 
-    private static NearestWeekRecord NearestWeek(RequestBody body, AnswerRoom room, CancellationToken cancellation) =>
-        room.NearestWeek(body.Ask(), cancellation);
+    private static NearestWeekRecord NearestWeek(
+        RequestBody body,
+        AnswerService room,
+        CancellationToken cancellation
+    ) => room.NearestWeek(body.Ask(), cancellation);
 
     private static Results<Ok<WhyRecord>, ProblemHttpResult> WhyNone(
         RequestBody body,
-        AnswerRoom room,
+        AnswerService room,
         CancellationToken cancellation
     ) =>
         room.WhyNone(body.Ask(), cancellation) is { } why

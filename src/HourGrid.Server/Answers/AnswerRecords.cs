@@ -2,7 +2,6 @@ using System.Globalization;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measures;
-using HourGrid.Core.Timetables;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 
@@ -157,7 +156,7 @@ internal sealed record MeasuresRecord(
 /// <param name="IsExact">Whether no better one was left out for want of time.</param>
 internal sealed record RankedPage(IReadOnlyList<RankedRecord> Timetables, bool IsExact);
 
-/// <param name="Costs">By the path of a wish in the ask, timetables without it less timetables with it.</param>
+/// <param name="Costs">By the path of a rule in the ask, timetables without it less timetables with it.</param>
 /// <param name="IsExact">Whether the figures are exact.</param>
 /// <param name="AreBounds">Whether each is at least what is said.</param>
 internal sealed record CostsRecord(IReadOnlyDictionary<string, string> Costs, bool IsExact, bool AreBounds);
@@ -167,9 +166,9 @@ internal sealed record CostsRecord(IReadOnlyDictionary<string, string> Costs, bo
 /// <param name="IsExact">Whether the figures are exact; otherwise each is the least there is.</param>
 internal sealed record StandingsRecord(string Timetables, IReadOnlyDictionary<string, string> Sections, bool IsExact);
 
-/// <summary>The best timetable of those that go against the fewest wishes.</summary>
+/// <summary>The best timetable of those that go against the fewest rules.</summary>
 /// <param name="Sections">Its registration numbers, sorted; none where nothing comes near.</param>
-/// <param name="Broken">The wishes it goes against, one or two, by their paths in the ask.</param>
+/// <param name="Broken">The rules it goes against, one or two, by their paths in the ask.</param>
 /// <param name="Marked">Its sections that go against them.</param>
 /// <param name="IsExact">Whether the time sufficed to be sure that none is better.</param>
 internal sealed record NearestWeekRecord(
@@ -179,11 +178,11 @@ internal sealed record NearestWeekRecord(
     bool IsExact
 );
 
-/// <param name="Together">Paths of wishes that cannot live together.</param>
+/// <param name="Together">Paths of rules that cannot live together.</param>
 /// <param name="WaysOut">Changes that give timetables.</param>
 /// <param name="IsExact">Whether the time sufficed for all of it.</param>
 internal sealed record WhyRecord(IReadOnlyList<string> Together, IReadOnlyList<WayOutRecord> WaysOut, bool IsExact);
 
-/// <param name="Wishes">The paths of one or two wishes to lift.</param>
+/// <param name="Rules">The paths of one or two rules to lift.</param>
 /// <param name="Timetables">How many timetables there are without them.</param>
-internal sealed record WayOutRecord(IReadOnlyList<string> Wishes, string Timetables);
+internal sealed record WayOutRecord(IReadOnlyList<string> Rules, string Timetables);

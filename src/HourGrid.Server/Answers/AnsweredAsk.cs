@@ -44,7 +44,7 @@ internal sealed class AnsweredAsk
     /// <summary>In how many timetables each section stands.</summary>
     public StandingsAnswer Standings(CancellationToken cancellation) => counted.Standings(Problem, cancellation);
 
-    /// <summary>What each wish costs.</summary>
+    /// <summary>What each rule costs.</summary>
     public CostsAnswer Costs(CancellationToken cancellation) => counted.Costs(Problem, cancellation);
 
     /// <summary>The best week shapes, at least so many of those that are listed.</summary>

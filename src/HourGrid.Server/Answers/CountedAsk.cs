@@ -6,7 +6,7 @@ using HourGrid.Server.Computing;
 namespace HourGrid.Server.Answers;
 
 /// <summary>
-/// What can be counted of an ask: how many there are, where sections stand, what wishes cost. None of it depends on what
+/// What can be counted of an ask: how many there are, where sections stand, what rules cost. None of it depends on what
 /// is merely preferred, so asks that differ in that share it.
 /// </summary>
 /// <param name="count">How many there are.</param>
@@ -44,7 +44,7 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
         BytesOfFigure
         * (
             10
-            + problem.Wishes.Count
+            + problem.Rules.Count
             + problem.Ask.Wanted.Sum(wanted => (long)problem.Snapshot.Find(wanted.Course)!.Sections.Count)
         );
 

@@ -15,7 +15,7 @@ namespace HourGrid.Server.Answers;
 /// Answers an ask of its own before the server takes requests, so that the first student does not wait for code to be
 /// compiled.
 /// </summary>
-internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerRoom room, IOptions<JsonOptions> json)
+internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerService room, IOptions<JsonOptions> json)
 {
     private const int Courses = 4;
     private const int Times = 3;
@@ -82,6 +82,6 @@ internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerRoom room, IOptio
                 new(WeekdaySet.Of(Weekday.Saturday), new(new(8 * 60), new(9 * 60)), Strength.Cannot, WeekSet.All, ""),
             ],
             Breaks = [new(WeekdaySet.Of(Weekday.Monday), new(new(11 * 60), new(14 * 60)), 30, Strength.Cannot)],
-            Seats = SeatsRule.Any,
+            Seats = SeatsAdmitted.Any,
         };
 }

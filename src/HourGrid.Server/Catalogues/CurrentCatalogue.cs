@@ -1,7 +1,6 @@
 using System.Collections.Frozen;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Searching;
 using HourGrid.Data;
 using HourGrid.Data.Catalogue;

@@ -1,5 +1,4 @@
 using System.Diagnostics.CodeAnalysis;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Server.Computing;

@@ -1,5 +1,4 @@
 using System.Diagnostics;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Server.Computing;

@@ -17,7 +17,7 @@ internal sealed record CourseBriefRecord(
 {
     public static CourseBriefRecord Of(OfferedCourse offered)
     {
-        var held = offered.SectionsHeld.ToArray();
+        var held = offered.SectionsOffered.ToArray();
         return new(
             offered.Course.Id.Value,
             offered.Course.Title,
@@ -72,7 +72,7 @@ internal sealed record CourseRecord(
             [.. course.Corequisites.Select(other => other.Value)],
             [.. course.Restrictions.Select(ConditionWords.Of)],
             DateTime.SpecifyKind(seatsAsOf, DateTimeKind.Utc),
-            [.. offered.SectionsHeld.Select(section => SectionRecord.Of(section, term))],
+            [.. offered.SectionsOffered.Select(section => SectionRecord.Of(section, term))],
             [.. SectionSet.Of(offered).Select(SectionSetRecord.Of)]
         );
     }

@@ -1,12 +1,10 @@
 using System.Globalization;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Work;
 using HourGrid.Formats.Asking;
-using HourGrid.Formats.Json;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Computing;

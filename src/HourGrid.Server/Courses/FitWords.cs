@@ -1,7 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 
 namespace HourGrid.Server.Courses;
 
@@ -14,15 +14,15 @@ internal static class FitWords
         var itself = Enumerable.Range(0, ask.Wanted.Count).First(i => ask.Wanted[i].Course == fit.Course);
         if (fit.Together.Count == 0)
             return "does not fit";
-        // Alone in its sketch, a course need not be named among the wishes: without it there is nothing to take.
+        // Alone in its sketch, a course need not be named among the rules: without it there is nothing to take.
         var isAlone = !ask.Wanted.Where((wanted, i) => i != itself && wanted.Role != CourseRole.SetAside).Any();
-        if (!isAlone && !fit.Together.Any(wish => wish.Kind == WishKind.Course && wish.Index == itself))
+        if (!isAlone && !fit.Together.Any(rule => rule is CourseRule && rule.Index == itself))
             return "the sketch has no timetable as it is";
         var others = fit
-            .Together.Where(wish => wish.Kind == WishKind.Course && wish.Index != itself)
-            .Select(wish => ask.Wanted[wish.Index].Course.Value)
+            .Together.Where(rule => rule is CourseRule && rule.Index != itself)
+            .Select(rule => ask.Wanted[rule.Index].Course.Value)
             .ToArray();
-        var rules = fit.Together.Where(wish => wish.Kind != WishKind.Course).ToArray();
+        var rules = fit.Together.Where(rule => rule is not CourseRule).ToArray();
         if (others.Length == 0)
             return rules.Length == 0
                 ? "has no section that can be taken"
@@ -32,16 +32,16 @@ internal static class FitWords
     }
 
     /// <summary>Where the course alone goes against rules: what it would need.</summary>
-    private static string OfRules(Wish[] rules, Ask ask, OfferedCourse offered, CatalogueSnapshot snapshot)
+    private static string OfRules(Rule[] rules, Ask ask, OfferedCourse offered, CatalogueSnapshot snapshot)
     {
         if (rules is not [var rule])
             return $"goes against {string.Join(" and ", rules.Select(Name).Distinct())}";
-        return rule.Kind switch
+        return rule switch
         {
-            WishKind.Campuses => $"needs {NamesOf(CampusesOf(offered).Except(ask.Campus.Allowed), snapshot)}",
-            WishKind.Seats => "has no free seat",
-            WishKind.TimeBlock => $"meets in {BlockName(ask.TimeBlocks[rule.Index])}",
-            WishKind.Credits => ask.Credits.Max is { } most ? $"is more than {most} credits" : "misses your credits",
+            CampusesRule => $"needs {NamesOf(CampusesOf(offered).Except(ask.Campus.Allowed), snapshot)}",
+            SeatsRule => "has no free seat",
+            TimeBlockRule => $"meets in {BlockName(ask.TimeBlocks[rule.Index])}",
+            CreditsRule => ask.Credits.Max is { } most ? $"is more than {most} credits" : "misses your credits",
             _ => $"goes against {Name(rule)}",
         };
     }
@@ -56,29 +56,29 @@ internal static class FitWords
         );
 
     private static IEnumerable<CampusId> CampusesOf(OfferedCourse offered) =>
-        offered.SectionsHeld.Select(section => section.Section.TaughtOn).OfType<CampusId>().Distinct();
+        offered.SectionsOffered.Select(section => section.Section.TaughtOn).OfType<CampusId>().Distinct();
 
-    private static string Name(Wish wish) =>
-        wish.Kind switch
+    private static string Name(Rule rule) =>
+        rule switch
         {
-            WishKind.TimeBlock => "your time blocks",
-            WishKind.Break => "your breaks",
-            WishKind.EarliestStart => "your earliest start",
-            WishKind.LatestEnd => "your latest end",
-            WishKind.DaysOff => "your days off",
-            WishKind.MaxDays => "your most class days",
-            WishKind.MaxMinutesPerDay => "your most minutes a day",
-            WishKind.MaxStretch => "your longest stretch",
-            WishKind.MinutesBetween => "your minutes between classes",
-            WishKind.Campuses => "your campuses",
-            WishKind.Travel => "travel between campuses",
-            WishKind.OneCampusPerDay => "one campus a day",
-            WishKind.Modes => "your delivery modes",
-            WishKind.Seats => "your seats rule",
-            WishKind.Credits => "your credits",
-            WishKind.EitherOr => "an either–or",
-            WishKind.Keep => "sections you keep",
-            WishKind.RuleOut => "sections you ruled out",
+            TimeBlockRule => "your time blocks",
+            BreakRule => "your breaks",
+            EarliestStartRule => "your earliest start",
+            LatestEndRule => "your latest end",
+            DaysOffRule => "your days off",
+            MaxDaysRule => "your most class days",
+            MaxMinutesPerDayRule => "your most minutes a day",
+            MaxStretchRule => "your longest stretch",
+            MinutesBetweenRule => "your minutes between classes",
+            CampusesRule => "your campuses",
+            TravelRule => "travel between campuses",
+            OneCampusPerDayRule => "one campus a day",
+            ModesRule => "your delivery modes",
+            SeatsRule => "your seats rule",
+            CreditsRule => "your credits",
+            EitherOrRule => "an either–or",
+            KeepRule => "sections you keep",
+            RuleOutRule => "sections you ruled out",
             _ => "what you set for the course",
         };
 }

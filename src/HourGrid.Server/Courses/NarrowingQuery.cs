@@ -38,7 +38,7 @@ internal sealed class NarrowingQuery(IQueryCollection query)
             Hours = Hours("hours"),
             Campuses = [.. Texts("campus").Select(id => new CampusId(id))],
             Modes = Words("mode", Formats.Json.Words.Modes),
-            Seats = Words("seats", Formats.Json.Words.SeatsRules) is [var rule, ..] ? rule : SeatsRule.Any,
+            Seats = Words("seats", Formats.Json.Words.SeatsRules) is [var rule, ..] ? rule : SeatsAdmitted.Any,
             Parts = [.. Texts("part").Select(part => part == "whole" ? SearchNarrowing.WholeTerm : part)],
         };
 

@@ -144,7 +144,7 @@ internal sealed record FoundRecord(
     public static FoundRecord Of(FoundCourse found, StampFrame frame)
     {
         var course = found.Offered.Course;
-        var held = found.Offered.SectionsHeld.ToArray();
+        var held = found.Offered.SectionsOffered.ToArray();
         return new(
             course.Id.Value,
             course.Title,
@@ -175,7 +175,7 @@ internal sealed record LooseningRecord(string By, string? Value, int More)
             loosening.Value switch
             {
                 DeliveryMode mode => Words.Modes.Write(mode),
-                SeatsRule rule => Words.SeatsRules.Write(rule),
+                SeatsAdmitted rule => Words.SeatsRules.Write(rule),
                 CampusId campus => campus.Value,
                 _ => null,
             },

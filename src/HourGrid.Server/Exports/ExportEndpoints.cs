@@ -1,6 +1,5 @@
 using System.Text;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.PutBy;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Calendars;

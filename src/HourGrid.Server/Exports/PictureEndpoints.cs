@@ -1,6 +1,5 @@
 using System.Text.Json;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Pictures;
 using HourGrid.Server.Answers;

@@ -30,7 +30,7 @@ internal static class PicksEndpoints
                     (
                         string term,
                         RequestBody body,
-                        PicksDesk desk,
+                        PicksService desk,
                         CurrentCatalogue catalogue,
                         CancellationToken cancellation
                     ) => StepAsync(term, direction, body, desk, catalogue, cancellation)
@@ -44,7 +44,7 @@ internal static class PicksEndpoints
 
     private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> OpenAsync(
         string term,
-        PicksDesk desk,
+        PicksService desk,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     ) =>
@@ -55,7 +55,7 @@ internal static class PicksEndpoints
     private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> SaveAsync(
         string term,
         RequestBody body,
-        PicksDesk desk,
+        PicksService desk,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
@@ -70,7 +70,7 @@ internal static class PicksEndpoints
         string term,
         int direction,
         RequestBody body,
-        PicksDesk desk,
+        PicksService desk,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     ) =>

@@ -1,8 +1,4 @@
 using HourGrid.Core.Asking;
-using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;

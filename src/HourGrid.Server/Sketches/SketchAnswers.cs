@@ -1,13 +1,11 @@
 using HourGrid.Core.Asking;
-using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Computing;
 
 namespace HourGrid.Server.Sketches;
 
 /// <summary>Answers what was saved.</summary>
-internal sealed class SketchAnswers(AnswerRoom room, StudentQueue queue)
+internal sealed class SketchAnswers(AnswerService room, StudentQueue queue)
 {
     /// <summary>What was saved stays saved when it cannot be answered in time; the sentence says so.</summary>
     public async Task<SavedSketchRecord> AnsweredAsync(SketchRecord sketch, Ask ask, CancellationToken cancellation)

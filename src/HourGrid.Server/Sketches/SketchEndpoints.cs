@@ -1,12 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
-using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
-using HourGrid.Formats.PutBy;
 using HourGrid.Formats.Sketches;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Catalogues;
@@ -14,7 +8,6 @@ using HourGrid.Server.Hosting;
 using HourGrid.Server.Problems;
 using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 
 namespace HourGrid.Server.Sketches;
 
@@ -54,7 +47,7 @@ internal static class SketchEndpoints
                     (
                         Guid id,
                         RequestBody body,
-                        SketchDesk desk,
+                        SketchService desk,
                         SketchAnswers answers,
                         CancellationToken cancellation
                     ) => StepAsync(id, direction, body, desk, answers, cancellation)
@@ -69,7 +62,7 @@ internal static class SketchEndpoints
     /// <summary>The student's sketch of a term, made at the first time.</summary>
     private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenAsync(
         string term,
-        SketchShelf shelf,
+        SketchStore shelf,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     ) =>
@@ -79,7 +72,7 @@ internal static class SketchEndpoints
 
     private static async Task<SketchesRecord> ListAsync(
         string term,
-        SketchShelf shelf,
+        SketchStore shelf,
         CancellationToken cancellation
     ) => new(await shelf.ListAsync(new(term), cancellation), await shelf.DeletedAsync(new(term), cancellation));
 
@@ -87,8 +80,8 @@ internal static class SketchEndpoints
     private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> NewAsync(
         string term,
         RequestBody body,
-        SketchShelf shelf,
-        AnswerRoom room,
+        SketchStore shelf,
+        AnswerService room,
         CancellationToken cancellation
     ) => await AddAsync(term, Content(body, body.Ask()), shelf, room, cancellation);
 
@@ -96,8 +89,8 @@ internal static class SketchEndpoints
     public static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> AddAsync(
         string term,
         SketchContent content,
-        SketchShelf shelf,
-        AnswerRoom room,
+        SketchStore shelf,
+        AnswerService room,
         CancellationToken cancellation
     )
     {
@@ -110,11 +103,11 @@ internal static class SketchEndpoints
     private static async Task<Results<Ok<SketchesRecord>, ProblemHttpResult>> OrderAsync(
         string term,
         RequestBody body,
-        SketchShelf shelf,
+        SketchStore shelf,
         CancellationToken cancellation
     )
     {
-        var ids = body.Texts("ids", SketchShelf.MostOfTerm);
+        var ids = body.Texts("ids", SketchStore.MostOfTerm);
         if (ids.FirstOrDefault(id => !Guid.TryParse(id, out _)) is { } wrong)
             return TypedResults.Problem(
                 statusCode: StatusCodes.Status400BadRequest,
@@ -126,7 +119,7 @@ internal static class SketchEndpoints
 
     private static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> ChooseAsync(
         Guid id,
-        SketchShelf shelf,
+        SketchStore shelf,
         CancellationToken cancellation
     ) =>
         await shelf.ChooseAsync(id, cancellation) switch
@@ -138,7 +131,7 @@ internal static class SketchEndpoints
 
     private static async Task<Results<NoContent, ProblemHttpResult>> DeleteAsync(
         Guid id,
-        SketchShelf shelf,
+        SketchStore shelf,
         CancellationToken cancellation
     ) => await shelf.DeleteAsync(id, cancellation) ? TypedResults.NoContent() : NoSuchSketch();
 
@@ -158,7 +151,7 @@ internal static class SketchEndpoints
     private static ProblemHttpResult NoRoom() =>
         TypedResults.Problem(
             statusCode: StatusCodes.Status422UnprocessableEntity,
-            detail: $"You have {SketchShelf.MostOfTerm} sketches of this term, and no more are kept. Delete one first."
+            detail: $"You have {SketchStore.MostOfTerm} sketches of this term, and no more are kept. Delete one first."
         );
 
     private static ProblemHttpResult OtherTerm(string expected) =>
@@ -171,8 +164,8 @@ internal static class SketchEndpoints
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> SaveAsync(
         Guid id,
         RequestBody body,
-        SketchDesk desk,
-        AnswerRoom room,
+        SketchService desk,
+        AnswerService room,
         SketchAnswers answers,
         CancellationToken cancellation
     )
@@ -187,7 +180,7 @@ internal static class SketchEndpoints
         Guid id,
         int direction,
         RequestBody body,
-        SketchDesk desk,
+        SketchService desk,
         SketchAnswers answers,
         CancellationToken cancellation
     )
@@ -199,7 +192,7 @@ internal static class SketchEndpoints
     private static async Task<Results<Ok<SavedSketchRecord>, ProblemHttpResult>> ReadChangesAsync(
         Guid id,
         RequestBody body,
-        SketchDesk desk,
+        SketchService desk,
         SketchAnswers answers,
         CancellationToken cancellation
     ) => await ResultAsync(await desk.ReadChangesAsync(id, body.Version(), cancellation), answers, cancellation);

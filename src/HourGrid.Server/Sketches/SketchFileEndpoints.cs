@@ -3,7 +3,6 @@ using HourGrid.Formats.Sketches;
 using HourGrid.Server.Answers;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
-using HourGrid.Server.Students;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Sketches;
@@ -24,11 +23,17 @@ internal static class SketchFileEndpoints
         Map("ask", "SketchAsk", (content, _, _) => AskJson.Write(content.Ask));
         Map("answer", "SketchAnswer", (content, room, cancellation) => room.File(content.Ask, cancellation));
 
-        void Map(string file, string name, Func<SketchContent, AnswerRoom, CancellationToken, byte[]> write) =>
+        void Map(string file, string name, Func<SketchContent, AnswerService, CancellationToken, byte[]> write) =>
             sketches
                 .MapGet(
                     $"/{{id:guid}}/{file}",
-                    (Guid id, SketchDesk desk, AnswerRoom room, StudentQueue queue, CancellationToken cancellation) =>
+                    (
+                        Guid id,
+                        SketchService desk,
+                        AnswerService room,
+                        StudentQueue queue,
+                        CancellationToken cancellation
+                    ) =>
                         GiveAsync(
                             id,
                             desk,
@@ -45,14 +50,14 @@ internal static class SketchFileEndpoints
     private static Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenAsync(
         string term,
         RequestBody body,
-        SketchShelf shelf,
-        AnswerRoom room,
+        SketchStore shelf,
+        AnswerService room,
         CancellationToken cancellation
     ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body.Root).Value, shelf, room, cancellation);
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> GiveAsync(
         Guid id,
-        SketchDesk desk,
+        SketchService desk,
         Func<SketchContent, Task<byte[]>> write,
         string name,
         CancellationToken cancellation

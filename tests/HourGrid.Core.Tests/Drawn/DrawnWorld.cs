@@ -1,7 +1,6 @@
 using CsCheck;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests.Drawn;
 
@@ -221,8 +220,8 @@ internal static class DrawnWorld
             Gen.Select(
                 Sometimes(CampusIds),
                 Gen.Frequency(
-                    (24, Gen.Const((SeatsRule?)null)),
-                    (1, Gen.OneOf<SeatsRule?>(SeatsRule.Open, SeatsRule.Waitlist, SeatsRule.Any))
+                    (24, Gen.Const((SeatsAdmitted?)null)),
+                    (1, Gen.OneOf<SeatsAdmitted?>(SeatsAdmitted.Open, SeatsAdmitted.Waitlist, SeatsAdmitted.Any))
                 )
             ),
             (role, keep, ruleOut, instructors, modes, limits) =>
@@ -273,7 +272,13 @@ internal static class DrawnWorld
             Gen.Select(Block.List[0, 1], Break.List[0, 1]),
             Limits,
             Gen.Select(Sometimes(CampusIds), Gen.Bool, Gen.OneOf(false, false, false, false, true), Gen.Bool),
-            Gen.OneOf(SeatsRule.Any, SeatsRule.Any, SeatsRule.Any, SeatsRule.Waitlist, SeatsRule.Open),
+            Gen.OneOf(
+                SeatsAdmitted.Any,
+                SeatsAdmitted.Any,
+                SeatsAdmitted.Any,
+                SeatsAdmitted.Waitlist,
+                SeatsAdmitted.Open
+            ),
             Sometimes([.. courses.SelectMany(course => course.Sections).Select(section => section.Number)]),
             Gen.Select(EitherOrOf(courses), Bounds, AllWeights),
             (wanted, rules, limits, campus, seats, registered, rest) =>

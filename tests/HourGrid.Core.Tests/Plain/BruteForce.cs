@@ -1,7 +1,6 @@
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests.Plain;
 
@@ -125,7 +124,7 @@ internal static class BruteForce
             || ask.Registered.Contains(section.Number);
         var place = section.Seats.Waitlisted < section.Seats.WaitlistCapacity;
         var rule = wanted.Seats ?? ask.Seats;
-        if (!(rule == SeatsRule.Any || seat || (rule == SeatsRule.Waitlist && place)))
+        if (!(rule == SeatsAdmitted.Any || seat || (rule == SeatsAdmitted.Waitlist && place)))
             return false;
         foreach (var modes in new[] { ask.Modes, wanted.Modes })
             if (modes.Count > 0 && !modes.Contains(section.Mode))

@@ -1,5 +1,4 @@
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests.Plain;

@@ -2,7 +2,7 @@ using HourGrid.Core.Asking;
 
 namespace HourGrid.Core.Tests.Plain;
 
-/// <summary>An ask changed by the path of one of its wishes, as a reader of the path would change it.</summary>
+/// <summary>An ask changed by the path of one of its rules, as a reader of the path would change it.</summary>
 internal static class PlainChanges
 {
     /// <summary>The paths of everything hard that an ask sets.</summary>
@@ -24,7 +24,7 @@ internal static class PlainChanges
                 paths.Add($"wanted[{i}].modes");
             if (wanted.Campuses.Count > 0)
                 paths.Add($"wanted[{i}].campuses");
-            if (wanted.Seats is SeatsRule.Open or SeatsRule.Waitlist)
+            if (wanted.Seats is SeatsAdmitted.Open or SeatsAdmitted.Waitlist)
                 paths.Add($"wanted[{i}].seats");
         }
         paths.AddRange(ask.EitherOr.Select((_, i) => $"eitherOr[{i}]"));
@@ -60,7 +60,7 @@ internal static class PlainChanges
             paths.Add("campus.onePerDay");
         if (ask.Modes.Count > 0)
             paths.Add("modes");
-        if (ask.Seats != SeatsRule.Any)
+        if (ask.Seats != SeatsAdmitted.Any)
             paths.Add("seats");
         return paths;
     }
@@ -99,7 +99,7 @@ internal static class PlainChanges
                             Instructors = gone.Contains($"wanted[{i}].instructors") ? [] : wanted.Instructors,
                             Modes = gone.Contains($"wanted[{i}].modes") ? [] : wanted.Modes,
                             Campuses = gone.Contains($"wanted[{i}].campuses") ? [] : wanted.Campuses,
-                            Seats = gone.Contains($"wanted[{i}].seats") ? SeatsRule.Any : wanted.Seats,
+                            Seats = gone.Contains($"wanted[{i}].seats") ? SeatsAdmitted.Any : wanted.Seats,
                         }
                 ),
             ],
@@ -141,7 +141,7 @@ internal static class PlainChanges
                 Preferred = ask.Campus.Preferred,
             },
             Modes = gone.Contains("modes") ? [] : ask.Modes,
-            Seats = gone.Contains("seats") ? SeatsRule.Any : ask.Seats,
+            Seats = gone.Contains("seats") ? SeatsAdmitted.Any : ask.Seats,
         };
     }
 

@@ -1,7 +1,5 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Measures;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Tests.Plain;
 

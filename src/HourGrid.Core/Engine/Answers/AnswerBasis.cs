@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 
 namespace HourGrid.Core.Engine.Answers;
 
@@ -10,14 +11,14 @@ namespace HourGrid.Core.Engine.Answers;
 /// What the answers of an ask rest on. Asks of one catalogue with the same basis have the same answers: hours that are
 /// taken count for the classes they meet, wherever exactly they lie.
 /// </summary>
-/// <param name="Ask">The ask, with nothing in it that its answers do not depend on. Its wishes have the paths they had.</param>
+/// <param name="Ask">The ask, with nothing in it that its answers do not depend on. Its rules have the paths they had.</param>
 /// <param name="HoursMet">Tells apart which sections the ask's hours meet: a digest, as hexadecimal digits.</param>
 public sealed record AnswerBasis(Ask Ask, string HoursMet)
 {
     private static readonly MinuteInterval AnyTime = new(new(0), new(1));
     private static readonly WeekdaySet AnyDay = WeekdaySet.Of(Weekday.Monday);
 
-    /// <summary>No number of a wish.</summary>
+    /// <summary>No number of a rule.</summary>
     private const int EndOfSection = -1;
 
     /// <summary>For every answer: counts, ranking, standings and costs.</summary>
@@ -75,12 +76,12 @@ public sealed record AnswerBasis(Ask Ask, string HoursMet)
 
     private static bool IsHard(Strength strength) => strength == Strength.Cannot;
 
-    /// <summary>Which wishes about hours each section of a course in play goes against.</summary>
+    /// <summary>Which rules about hours each section of a course in play goes against.</summary>
     private static string Digest(CatalogueSnapshot snapshot, Ask ask)
     {
-        var hours = new HourWishes(ask, Wishes.Of(ask));
+        var hours = new HourRules(RuleList.Of(ask));
         var against = new List<int>();
-        foreach (var wanted in ask.Wanted.Where(wanted => Wishes.IsInPlay(ask, wanted)))
+        foreach (var wanted in ask.Wanted.Where(wanted => CourseRule.IsInPlay(ask, wanted)))
         foreach (var section in snapshot.Find(wanted.Course)!.Sections)
         {
             var first = against.Count;

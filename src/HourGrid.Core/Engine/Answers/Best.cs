@@ -1,7 +1,5 @@
 using HourGrid.Core.Asking;
-using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Engine.Ranking;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
@@ -73,7 +71,7 @@ public static class Best
         var ofAll = TimeSpan.FromMicroseconds(count * MicrosecondsOfOne);
         var searching = limit.Leaving(2 * MostOfTime, 2 * ofAll);
         var puttingTogether = limit.Leaving(MostOfTime, ofAll);
-        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        var root = Root.Of(problem, Lifted.None(problem.Rules.Count));
         if (count == 0 || root.IsDead)
             return new(problem, null, [], true);
         try

@@ -9,7 +9,7 @@ namespace HourGrid.Core.Engine.Answers;
 /// <param name="Total">The count; at least so many there are, where it is not exact.</param>
 /// <param name="IsExact">Whether there are no more.</param>
 /// <param name="Estimate">How many there may be; null where the count is exact.</param>
-public sealed record CountAnswer(Tally Total, bool IsExact, Estimate? Estimate);
+public sealed record CountAnswer(Count128 Total, bool IsExact, Estimate? Estimate);
 
 /// <summary>Counts timetables and week shapes.</summary>
 public static class Counts
@@ -36,7 +36,7 @@ public static class Counts
     /// <summary>The count; where it cannot be finished in time, about how many there are as well.</summary>
     internal static CountAnswer OrAbout(Problem problem, WorkLimit limit)
     {
-        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        var root = Root.Of(problem, Lifted.None(problem.Rules.Count));
         var answer = Of(problem, root, limit.Leaving(EstimateShare));
         return answer.IsExact ? answer : answer with { Estimate = Estimating.Of(problem, root, limit) };
     }
@@ -49,7 +49,7 @@ public static class Counts
     /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
     public static Estimate? About(Problem problem, TimeSpan budget, CancellationToken cancellation = default)
     {
-        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        var root = Root.Of(problem, Lifted.None(problem.Rules.Count));
         var estimate = Estimating.Of(problem, root, new WorkLimit(budget, cancellation), GoodEnough);
         cancellation.ThrowIfCancellationRequested();
         return estimate;

@@ -45,11 +45,11 @@ public static class EveryRow
     {
         ArgumentNullException.ThrowIfNull(problem);
         ArgumentNullException.ThrowIfNull(take);
-        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        var root = Root.Of(problem, Lifted.None(problem.Rules.Count));
         if (root.IsDead)
             return true;
         var limit = new WorkLimit(budget, cancellation);
-        var layers = new StateLayers(new Choosing(problem), [root], LevelsBelow, limit);
+        var layers = new StateLayers(new StateStep(problem), [root], LevelsBelow, limit);
         var isWhole = !limit.IsOver() && WriteBelow(problem, layers, root, take, limit);
         layers.Release();
         cancellation.ThrowIfCancellationRequested();
@@ -67,9 +67,9 @@ public static class EveryRow
             Environment.ProcessorCount,
             worker =>
             {
-                using var own = worker == 0 ? null : new Choosing(problem);
+                using var own = worker == 0 ? null : new StateStep(problem);
                 var writer = new RowWriter(
-                    own ?? layers.Choosing,
+                    own ?? layers.StateStep,
                     layers,
                     into,
                     parts,

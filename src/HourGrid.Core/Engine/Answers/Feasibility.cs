@@ -11,7 +11,7 @@ internal sealed unsafe class Feasibility : IDisposable
     /// <summary>Words of failed states that are remembered, at most, for each level: 8 MB.</summary>
     private const int MostWords = 1 << 20;
 
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly StateLayer[] failed;
     private readonly int[] first;
     private readonly int levels;
@@ -22,7 +22,7 @@ internal sealed unsafe class Feasibility : IDisposable
     {
         deadline = new(limit);
         Problem = problem;
-        choosing = new Choosing(problem);
+        step = new StateStep(problem);
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         workOf = [.. Enumerable.Range(0, levels).Select(problem.WordsOfLevel)];
@@ -42,7 +42,7 @@ internal sealed unsafe class Feasibility : IDisposable
 
     public Problem Problem { get; }
 
-    /// <summary>Whether there is a timetable with these wishes lifted.</summary>
+    /// <summary>Whether there is a timetable with these rules lifted.</summary>
     /// <exception cref="OperationCanceledException">The limit was over before it was known.</exception>
     public bool Has(Lifted lifted)
     {
@@ -57,7 +57,7 @@ internal sealed unsafe class Feasibility : IDisposable
 
     public void Dispose()
     {
-        choosing.Dispose();
+        step.Dispose();
         foreach (var layer in failed)
             layer.Release();
     }
@@ -74,14 +74,14 @@ internal sealed unsafe class Feasibility : IDisposable
             return false;
         if (deadline.HasPassedAfter(workOf[level]))
             throw new OperationCanceledException();
-        var next = choosing.Scratch(level + 1);
+        var next = step.Scratch(level + 1);
         var options = Problem.Levels[level].Options;
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
             if (
-                choosing.Choose(level, option, state, next)
+                step.Choose(level, option, state, next)
                 && Complete(level + 1, next, nothingSoFar && options[option].IsAbsent)
             )
                 return true;
@@ -108,6 +108,6 @@ internal sealed unsafe class Feasibility : IDisposable
         var room = failed[level].Room();
         for (var word = first[level]; word < Problem.Layout.WordCount; word++)
             room[word] = state[word];
-        choosing.Normalize(level, room);
+        step.Normalize(level, room);
     }
 }

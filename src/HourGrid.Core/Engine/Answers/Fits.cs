@@ -1,6 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
@@ -11,10 +12,10 @@ namespace HourGrid.Core.Engine.Answers;
 /// <param name="IsExact">Whether there are just so many; otherwise at least so many.</param>
 /// <param name="With">The ask whose timetables they are: the same, with the course taken.</param>
 /// <param name="Together">
-/// Where there is none: a smallest set of wishes of <paramref name="With"/> that cannot live together. Empty otherwise,
+/// Where there is none: a smallest set of rules of <paramref name="With"/> that cannot live together. Empty otherwise,
 /// and where the time did not suffice.
 /// </param>
-public sealed record Fit(CourseId Course, UInt128 Timetables, bool IsExact, Ask With, IReadOnlyList<Wish> Together);
+public sealed record Fit(CourseId Course, UInt128 Timetables, bool IsExact, Ask With, IReadOnlyList<Rule> Together);
 
 /// <summary>Tells of a course in how many timetables it could be taken, and why not where it cannot.</summary>
 public static class Fits
@@ -45,7 +46,7 @@ public static class Fits
         try
         {
             var problem = Problem.Compile(snapshot, with, CompileScope.AskAlone, limit);
-            var count = Counts.Of(problem, Root.Of(problem, Lifted.None(problem.Wishes.Count)), limit);
+            var count = Counts.Of(problem, Root.Of(problem, Lifted.None(problem.Rules.Count)), limit);
             if (count.Total.Timetables > 0 || !count.IsExact)
                 return new(course, count.Total.Timetables, count.IsExact, with, []);
             return new(course, 0, true, with, WhyNone.Of(snapshot, with, limit)?.Together ?? []);

@@ -1,6 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Timetables;
 using HourGrid.Core.Work;
 
@@ -27,7 +28,7 @@ internal sealed class HeldSections
         new()
         {
             Term = term,
-            Seats = SeatsRule.Any,
+            Seats = SeatsAdmitted.Any,
             Campus = new() { RespectTravel = false },
             Wanted =
             [
@@ -50,35 +51,34 @@ internal sealed class HeldSections
         );
     }
 
-    /// <summary>Whether a wish for courses is not met: a must, or enough of an either–or.</summary>
-    public bool Lacks(Ask ask, Wish wish)
+    /// <summary>Whether a rule for courses is not met: a must, or enough of an either–or.</summary>
+    public bool Lacks(Ask ask, Rule rule)
     {
-        if (wish.Kind == WishKind.EitherOr)
+        if (rule is EitherOrRule)
         {
-            var choice = ask.EitherOr[wish.Index];
+            var choice = ask.EitherOr[rule.Index];
             var taken = choice.Courses.Count(Courses.Contains);
             return taken < choice.Min || taken > choice.Max;
         }
-        return wish.Kind == WishKind.Course
-            && ask.Wanted[wish.Index] is { Role: CourseRole.Must } wanted
-            && Wishes.EitherOrOf(ask, wanted) is null
+        return rule is CourseRule
+            && ask.Wanted[rule.Index] is { Role: CourseRole.Must } wanted
+            && EitherOrRule.Of(ask, wanted) is null
             && !Courses.Contains(wanted.Course);
     }
 
     /// <summary>The rules that it breaks, in the order of the ask, each held against it alone.</summary>
     /// <exception cref="OperationCanceledException">The limit was over before all were known.</exception>
-    public HashSet<Wish> RulesBroken(Ask ask, WorkLimit limit)
+    public HashSet<Rule> RulesBroken(Ask ask, WorkLimit limit)
     {
         if (Has(JustThese(ask), limit))
             return [];
-        Wish[] rules = [.. Wishes.Of(ask).Where(wish => wish.IsHard && !IsOfCourses(wish))];
-        var broken = new HashSet<Wish>();
+        Rule[] rules = [.. RuleList.Of(ask).Where(rule => rule.IsHard && !IsOfCourses(rule))];
+        var broken = new HashSet<Rule>();
         foreach (var rule in rules)
         {
             // Whether a break has room depends on the hours that are taken out: those the timetable keeps stay.
-            bool Stays(Wish other) =>
-                other == rule
-                || (rule.Kind == WishKind.Break && other.Kind == WishKind.TimeBlock && !broken.Contains(other));
+            bool Stays(Rule other) =>
+                other.Equals(rule) || (rule is BreakRule && other is TimeBlockRule && !broken.Contains(other));
             if (!Has(JustThese(Lifted(ask, rules.Where(other => !Stays(other)))), limit))
                 broken.Add(rule);
         }
@@ -86,9 +86,9 @@ internal sealed class HeldSections
     }
 
     /// <summary>The ask with what stands against the timetable lifted, and its courses taken.</summary>
-    public Ask Fitting(Ask ask, IReadOnlyCollection<Wish> broken)
+    public Ask Fitting(Ask ask, IReadOnlyCollection<Rule> broken)
     {
-        var lifted = Lifted(ask, broken.Where(wish => wish.Kind != WishKind.Course));
+        var lifted = Lifted(ask, broken.Where(rule => rule is not CourseRule));
         var known = lifted.Wanted.Select(wanted => wanted.Course).ToHashSet();
         return lifted with
         {
@@ -104,12 +104,12 @@ internal sealed class HeldSections
 
     private WantedCourse WithRole(Ask ask, Ask lifted, WantedCourse wanted)
     {
-        if (Wishes.EitherOrOf(lifted, wanted) is not null)
+        if (EitherOrRule.Of(lifted, wanted) is not null)
             return wanted;
         if (Courses.Contains(wanted.Course))
             return wanted.Role == CourseRole.SetAside ? wanted with { Role = CourseRole.Must } : wanted;
         // Not taken, and of no role that lets it be left out: a must, or one of a choice that no longer stands.
-        return wanted.Role == CourseRole.Must || Wishes.EitherOrOf(ask, wanted) is not null
+        return wanted.Role == CourseRole.Must || EitherOrRule.Of(ask, wanted) is not null
             ? wanted with
             {
                 Role = CourseRole.SetAside,
@@ -138,11 +138,12 @@ internal sealed class HeldSections
     {
         var problem = Problem.Compile(snapshot, ask, CompileScope.AskAlone, limit);
         using var feasibility = new Feasibility(problem, limit);
-        return feasibility.Has(Compiling.Lifted.None(problem.Wishes.Count));
+        return feasibility.Has(Compiling.Lifted.None(problem.Rules.Count));
     }
 
-    private static bool IsOfCourses(Wish wish) => wish.Kind is WishKind.Course or WishKind.EitherOr;
+    private static bool IsOfCourses(Rule rule) => rule is CourseRule or EitherOrRule;
 
     /// <summary>The last of a list first: the places of those before it stay what they are.</summary>
-    private static Ask Lifted(Ask ask, IEnumerable<Wish> wishes) => wishes.Reverse().Aggregate(ask, Wishes.Without);
+    private static Ask Lifted(Ask ask, IEnumerable<Rule> rules) =>
+        rules.Reverse().Aggregate(ask, (now, rule) => rule.Without(now));
 }

@@ -1,6 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Answers;
@@ -30,9 +30,9 @@ public static class KeptClashes
     /// <param name="ask">The ask.</param>
     public static IReadOnlyList<KeptClash> Of(CatalogueSnapshot snapshot, Ask ask)
     {
-        var rule = ConflictCheck.Of(snapshot, ask);
+        var conflicts = ConflictCheck.Of(snapshot, ask);
         var kept = ask
-            .Wanted.Where(wanted => Wishes.IsInPlay(ask, wanted))
+            .Wanted.Where(wanted => CourseRule.IsInPlay(ask, wanted))
             .SelectMany(wanted => PlacedOf(snapshot, wanted).Select(section => (wanted.Course, Section: section)))
             .ToArray();
         return
@@ -40,7 +40,7 @@ public static class KeptClashes
             .. from first in Enumerable.Range(0, kept.Length)
             from second in Enumerable.Range(first + 1, kept.Length - first - 1)
             where kept[first].Course != kept[second].Course
-            from clash in Between(rule, kept[first].Section, kept[second].Section)
+            from clash in Between(conflicts, kept[first].Section, kept[second].Section)
             select clash,
         ];
     }
@@ -53,11 +53,11 @@ public static class KeptClashes
             .Where(component => component.Count() == 1)
             .SelectMany(component => component);
 
-    private static IEnumerable<KeptClash> Between(ConflictCheck rule, OfferedSection one, OfferedSection other)
+    private static IEnumerable<KeptClash> Between(ConflictCheck conflicts, OfferedSection one, OfferedSection other)
     {
         foreach (var a in one.Meetings)
         foreach (var b in other.Meetings)
-            if (rule.Clash(a, b) is var (from, to, minutes))
+            if (conflicts.Clash(a, b) is var (from, to, minutes))
             {
                 var (first, second) = a.Time.Start <= b.Time.Start ? (one, other) : (other, one);
                 yield return new(first, second, a.Day, from, to, minutes);

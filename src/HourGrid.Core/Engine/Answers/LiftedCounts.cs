@@ -1,26 +1,27 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
 /// <summary>
-/// Counts of one ask with wishes lifted. All that lift no way between classes are root states of one problem and are
+/// Counts of one ask with rules lifted. All that lift no way between classes are root states of one problem and are
 /// counted together: what they have in common, which is most of it, is counted once.
 /// </summary>
 internal static class LiftedCounts
 {
-    /// <summary>The count of the ask without the wishes of each set; in the order of the sets.</summary>
+    /// <summary>The count of the ask without the rules of each set; in the order of the sets.</summary>
     /// <param name="snapshot">The catalogue.</param>
     /// <param name="ask">The ask.</param>
-    /// <param name="sets">Sets of one or two wishes of the ask.</param>
+    /// <param name="sets">Sets of one or two rules of the ask.</param>
     /// <param name="limit">How long it may take.</param>
     /// <returns>The counts, and whether they are exact.</returns>
     public static (UInt128[] Counts, bool IsExact) Of(
         CatalogueSnapshot snapshot,
         Ask ask,
-        IReadOnlyList<Wish[]> sets,
+        IReadOnlyList<Rule[]> sets,
         WorkLimit limit
     )
     {
@@ -31,7 +32,7 @@ internal static class LiftedCounts
         [
             .. Enumerable
                 .Range(0, sets.Count)
-                .GroupBy(set => string.Join(' ', sets[set].Where(SetsConflicts).Select(wish => wish.Path)))
+                .GroupBy(set => string.Join(' ', sets[set].OfType<ConflictRule>().Select(rule => rule.Path)))
                 .Select(group => group.ToArray()),
         ];
         // Compiling takes one thread, so the problems are compiled side by side.
@@ -42,7 +43,7 @@ internal static class LiftedCounts
             // What breaks a rule in every root is found once for all of them; so roots without one of the rules are apart.
             foreach (
                 var part in group
-                    .GroupBy(set => sets[set].Any(wish => problem.IsRule(wish)))
+                    .GroupBy(set => sets[set].Any(rule => problem.IsRule(rule)))
                     .Select(Enumerable.ToArray)
             )
                 CountTogether(problem, part);
@@ -60,20 +61,18 @@ internal static class LiftedCounts
 
         Problem Compile(int[] group)
         {
-            var part = sets[group[0]].Where(SetsConflicts).Aggregate(ask, Wishes.Without);
-            var most = group.Max(set => sets[set].Count(wish => !SetsConflicts(wish)));
+            var part = sets[group[0]].OfType<ConflictRule>().Aggregate(ask, (now, rule) => rule.Without(now));
+            var most = group.Max(set => sets[set].Count(rule => rule is not ConflictRule));
             return Problem.Compile(snapshot, part, new CompileScope(most), limit);
         }
     }
 
-    public static bool SetsConflicts(Wish wish) => wish.Kind is WishKind.Travel or WishKind.MinutesBetween;
-
-    private static Root RootOf(Problem problem, Wish[] wishes, WorkLimit limit)
+    private static Root RootOf(Problem problem, Rule[] rules, WorkLimit limit)
     {
         limit.ThrowIfOver();
-        var lifted = Lifted.None(problem.Wishes.Count);
-        for (var id = 0; id < problem.Wishes.Count; id++)
-            lifted.Wishes[id] = wishes.Contains(problem.Wishes[id]);
+        var lifted = Lifted.None(problem.Rules.Count);
+        for (var id = 0; id < problem.Rules.Count; id++)
+            lifted.Rules[id] = rules.Contains(problem.Rules[id]);
         return Root.Of(problem, lifted);
     }
 }

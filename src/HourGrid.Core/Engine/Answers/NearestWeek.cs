@@ -2,16 +2,17 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measures;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Timetables;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
 /// <summary>The week that comes nearest to an ask that has no timetable.</summary>
-/// <param name="Timetable">The best timetable of those that go against the fewest wishes; null where none was found.</param>
+/// <param name="Timetable">The best timetable of those that go against the fewest rules; null where none was found.</param>
 /// <param name="Measures">What it is like; null where none was found.</param>
 /// <param name="Score">Its score: a course that is left out counts as wanted and not taken.</param>
-/// <param name="Broken">The wishes that it goes against, one or two.</param>
+/// <param name="Broken">The rules that it goes against, one or two.</param>
 /// <param name="Marked">
 /// Its sections that go against one of them: courses that do by themselves, else two together, else those without which the
 /// rest would not.
@@ -21,13 +22,13 @@ public sealed record NearestWeek(
     Timetable? Timetable,
     WeekMeasures? Measures,
     int Score,
-    IReadOnlyList<Wish> Broken,
+    IReadOnlyList<Rule> Broken,
     IReadOnlySet<RegistrationNumber> Marked,
     bool IsExact
 );
 
 /// <summary>
-/// Finds the nearest week: of each way out, which is a smallest set of wishes to lift, the best timetable; of those the best.
+/// Finds the nearest week: of each way out, which is a smallest set of rules to lift, the best timetable; of those the best.
 /// </summary>
 public static class NearestWeeks
 {
@@ -35,7 +36,7 @@ public static class NearestWeeks
     /// <param name="ask">The ask.</param>
     /// <param name="budget">How long it may take; null for as long as it takes.</param>
     /// <param name="cancellation">Stops at any moment.</param>
-    /// <returns>The nearest week; null where the ask has a timetable, or no way out of one or two wishes.</returns>
+    /// <returns>The nearest week; null where the ask has a timetable, or no way out of one or two rules.</returns>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
     /// <exception cref="AskTooLargeException">It is too large to be answered.</exception>
     /// <exception cref="OperationCanceledException">The token was cancelled.</exception>
@@ -60,7 +61,7 @@ public static class NearestWeeks
         return new(best.Timetable, best.Measures, best.Score, way, marked, isExact && why.IsExact);
     }
 
-    private static (RankedTimetable? Best, IReadOnlyList<Wish> Way, bool IsExact) BestOf(
+    private static (RankedTimetable? Best, IReadOnlyList<Rule> Way, bool IsExact) BestOf(
         CatalogueSnapshot snapshot,
         Ask ask,
         IReadOnlyList<WayOut> ways,
@@ -68,19 +69,19 @@ public static class NearestWeeks
     )
     {
         RankedTimetable? best = null;
-        IReadOnlyList<Wish> broken = [];
+        IReadOnlyList<Rule> broken = [];
         try
         {
             var isExact = true;
             foreach (var way in ways)
             {
-                var problem = Problem.Compile(snapshot, Without(ask, way.Wishes), CompileScope.AskAlone, limit);
+                var problem = Problem.Compile(snapshot, Without(ask, way.Rules), CompileScope.AskAlone, limit);
                 var found = Best.Search(problem, 1, byShape: false, limit);
                 isExact &= found.IsExact;
                 if (found.Describe([.. found.Best.Take(1).Select((_, place) => place)], limit) is not [var one])
                     continue;
                 if (best is null || IsBefore(one, best))
-                    (best, broken) = (one, way.Wishes);
+                    (best, broken) = (one, way.Rules);
             }
             return (best, broken, isExact);
         }
@@ -103,22 +104,19 @@ public static class NearestWeeks
     }
 
     /// <summary>
-    /// The ask without some wishes. A must that is lifted may be left out: since no timetable has it, none does, and it
+    /// The ask without some rules. A must that is lifted may be left out: since no timetable has it, none does, and it
     /// counts as a course that is wanted and not taken.
     /// </summary>
-    private static Ask Without(Ask ask, IReadOnlyList<Wish> wishes) =>
+    private static Ask Without(Ask ask, IReadOnlyList<Rule> rules) =>
         // The last of a list first: the places of those before it stay what they are.
-        wishes
-            .OrderByDescending(wish => wish.Index)
-            .Aggregate(
-                ask,
-                (now, wish) => IsMust(ask, wish) ? MayBeLeftOut(now, wish.Index) : Wishes.Without(now, wish)
-            );
+        rules
+            .OrderByDescending(rule => rule.Index)
+            .Aggregate(ask, (now, rule) => IsMust(ask, rule) ? MayBeLeftOut(now, rule.Index) : rule.Without(now));
 
-    private static bool IsMust(Ask ask, Wish wish) =>
-        wish.Kind == WishKind.Course
-        && ask.Wanted[wish.Index] is { Role: CourseRole.Must } wanted
-        && Wishes.EitherOrOf(ask, wanted) is null;
+    private static bool IsMust(Ask ask, Rule rule) =>
+        rule is CourseRule
+        && ask.Wanted[rule.Index] is { Role: CourseRole.Must } wanted
+        && EitherOrRule.Of(ask, wanted) is null;
 
     private static Ask MayBeLeftOut(Ask ask, int course) =>
         ask with
@@ -130,15 +128,15 @@ public static class NearestWeeks
         CatalogueSnapshot snapshot,
         Ask ask,
         Timetable timetable,
-        IReadOnlyList<Wish> broken,
+        IReadOnlyList<Rule> broken,
         WorkLimit limit
     )
     {
         var marked = new HashSet<RegistrationNumber>();
         try
         {
-            foreach (var wish in broken.Where(wish => GoAgainst(timetable.Bundles, wish)))
-            foreach (var bundle in Guilty(wish))
+            foreach (var rule in broken.Where(rule => GoAgainst(timetable.Bundles, rule)))
+            foreach (var bundle in Guilty(rule))
                 marked.UnionWith(bundle.Sections.Select(section => section.Number));
         }
         catch (OperationCanceledException)
@@ -147,31 +145,31 @@ public static class NearestWeeks
         }
         return marked;
 
-        IEnumerable<Bundle> Guilty(Wish wish)
+        IEnumerable<Bundle> Guilty(Rule rule)
         {
             var bundles = timetable.Bundles;
-            Bundle[] alone = [.. bundles.Where(bundle => GoAgainst([bundle], wish))];
+            Bundle[] alone = [.. bundles.Where(bundle => GoAgainst([bundle], rule))];
             if (alone.Length > 0)
                 return alone;
             Bundle[] pairs =
             [
                 .. bundles
                     .SelectMany((one, i) => bundles.Skip(i + 1).Select(other => new[] { one, other }))
-                    .Where(pair => GoAgainst(pair, wish))
+                    .Where(pair => GoAgainst(pair, rule))
                     .SelectMany(pair => pair),
             ];
             return pairs.Length > 0
                 ? pairs
-                : bundles.Where(bundle => !GoAgainst([.. bundles.Where(other => other != bundle)], wish));
+                : bundles.Where(bundle => !GoAgainst([.. bundles.Where(other => other != bundle)], rule));
         }
 
-        bool GoAgainst(IReadOnlyList<Bundle> bundles, Wish wish) =>
+        bool GoAgainst(IReadOnlyList<Bundle> bundles, Rule rule) =>
             bundles.Count > 0
             && new HeldSections(
                 snapshot,
                 bundles.SelectMany(bundle => bundle.Sections).Select(section => section.Number).ToHashSet()
             )
                 .RulesBroken(ask, limit)
-                .Contains(wish);
+                .Contains(rule);
     }
 }

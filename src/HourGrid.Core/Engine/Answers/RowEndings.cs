@@ -15,16 +15,16 @@ internal sealed unsafe class RowEndings
 {
     private const int AtATime = 1024;
 
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly RowParts parts;
     private readonly int from;
     private readonly Action whenFull;
     private readonly Deadline deadline;
     private readonly int[] first;
     private readonly int levels;
-    private readonly Takings last;
+    private readonly OptionsByAmount last;
 
-    // What no open option of the last level takes more of off each lane, and the witnesses that none of them rules out.
+    // What no open option of the last level takes more of off each sum, and the witnesses that none of them rules out.
     private readonly ulong[] mostTaken;
     private readonly ulong[] outlast;
 
@@ -42,24 +42,24 @@ internal sealed unsafe class RowEndings
     private readonly long workOfLast;
     private int lasts;
 
-    /// <param name="choosing">The problem, for this thread.</param>
+    /// <param name="step">The problem, for this thread.</param>
     /// <param name="parts">What stands where in a row.</param>
     /// <param name="from">The level from which on they are endings.</param>
     /// <param name="whenFull">Called when there is no room for more; makes room by <see cref="Clear"/>.</param>
     /// <param name="deadline">Stops it, so that not all are found.</param>
-    public RowEndings(Choosing choosing, RowParts parts, int from, Action whenFull, Deadline deadline)
+    public RowEndings(StateStep step, RowParts parts, int from, Action whenFull, Deadline deadline)
     {
-        (this.choosing, this.parts, this.from, this.whenFull, this.deadline) = (choosing, parts, from, whenFull, deadline);
-        var layout = choosing.Problem.Layout;
+        (this.step, this.parts, this.from, this.whenFull, this.deadline) = (step, parts, from, whenFull, deadline);
+        var layout = step.Problem.Layout;
         first = layout.First;
-        levels = choosing.Problem.Levels.Count;
-        last = new Takings(choosing, levels - 1);
+        levels = step.Problem.Levels.Count;
+        last = new OptionsByAmount(step, levels - 1);
         mostTaken = GC.AllocateArray<ulong>(layout.Guards.Length + 1, pinned: true);
-        outlast = choosing.NewWitnesses();
+        outlast = step.NewWitnesses();
         chosen = new ushort[levels][];
         isPlain = new bool[levels];
-        workOfPairs = levels < 2 ? 0 : choosing.Problem.WordsOfLevel(levels - 2);
-        workOfLast = choosing.Problem.WordsOfLevel(levels - 1);
+        workOfPairs = levels < 2 ? 0 : step.Problem.WordsOfLevel(levels - 2);
+        workOfLast = step.Problem.WordsOfLevel(levels - 1);
         isPlain[from] = true;
         lastNumbers = new ushort[parts.Numbers[^1].Sum(its => its.Length)];
         all = new ushort[AtATime * parts.Width];
@@ -95,14 +95,14 @@ internal sealed unsafe class RowEndings
             FindPairs(state);
             return;
         }
-        var next = choosing.Scratch(level + 1);
-        var words = choosing.Problem.RowWords(level);
+        var next = step.Scratch(level + 1);
+        var words = step.Problem.RowWords(level);
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0 && !deadline.HasPassed; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
             deadline.HasPassedAfter(words);
-            if (!choosing.Choose(level, option, state, next))
+            if (!step.Choose(level, option, state, next))
                 continue;
             Take(level, option);
             FindFrom(level + 1, next);
@@ -116,16 +116,16 @@ internal sealed unsafe class RowEndings
         var level = levels - 2;
         deadline.HasPassedAfter(workOfPairs);
         var lastFirst = first[level + 1];
-        var next = choosing.Scratch(level + 1);
+        var next = step.Scratch(level + 1);
         for (var word = first[level]; word < lastFirst; word++)
         for (var bits = state[word]; bits != 0 && !deadline.HasPassed; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            var row = choosing.Row(level, option);
+            var row = step.Row(level, option);
             var any = 0UL;
             for (var lastWord = lastFirst; lastWord < first[levels]; lastWord++)
                 any |= next[lastWord] = state[lastWord] & row[lastWord - lastFirst];
-            if (any == 0 || (choosing.HasRules && !choosing.KeepsRules(level, option, state, next)))
+            if (any == 0 || (step.HasRules && !step.KeepsRules(level, option, state, next)))
                 continue;
             Take(level, option);
             EndWithOpen(next);
@@ -135,8 +135,8 @@ internal sealed unsafe class RowEndings
     /// <summary>Finds what the options of the last level that are open can do to the rules at most.</summary>
     private void LookAhead(ulong* state)
     {
-        if (choosing.HasRules)
-            choosing.FindOutlook(levels - 1, state, outlast, Pinned.Pointer(mostTaken));
+        if (step.HasRules)
+            step.FindOutlook(levels - 1, state, outlast, Pinned.Pointer(mostTaken));
     }
 
     private void Take(int level, int option)
@@ -152,8 +152,8 @@ internal sealed unsafe class RowEndings
     {
         var level = levels - 1;
         var numbers = parts.Numbers[level];
-        var open = choosing.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + first[level] : last.Left(state);
-        var isFree = choosing.WitnessesLast(state, outlast);
+        var open = step.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + first[level] : last.Left(state);
+        var isFree = step.WitnessesLast(state, outlast);
         lasts = 0;
         if (!isFree)
             deadline.HasPassedAfter(workOfLast);
@@ -161,7 +161,7 @@ internal sealed unsafe class RowEndings
         for (var bits = open[word]; bits != 0; bits &= bits - 1)
         {
             var option = (word << 6) + BitOperations.TrailingZeroCount(bits);
-            if (isFree || choosing.WitnessesAllow(level, option, state))
+            if (isFree || step.WitnessesAllow(level, option, state))
                 foreach (var number in numbers[option])
                     lastNumbers[lasts++] = number;
         }

@@ -31,7 +31,7 @@ internal sealed unsafe class RowWriter
     private int filled;
     private int through;
 
-    /// <param name="choosing">The problem, for this thread.</param>
+    /// <param name="step">The problem, for this thread.</param>
     /// <param name="layers">Its layers.</param>
     /// <param name="into">The same, read backwards.</param>
     /// <param name="parts">What stands where in a row.</param>
@@ -39,7 +39,7 @@ internal sealed unsafe class RowWriter
     /// <param name="take">Takes the rows.</param>
     /// <param name="limit">How long it may take.</param>
     public RowWriter(
-        Choosing choosing,
+        StateStep step,
         StateLayers layers,
         WaysInto into,
         RowParts parts,
@@ -51,8 +51,8 @@ internal sealed unsafe class RowWriter
         (this.layers, this.into, this.parts, this.holdsNothing) = (layers, into, parts, holdsNothing);
         this.take = take;
         deadline = new(limit);
-        endings = new(choosing, parts, layers.Frontier.Level, WriteFound, deadline);
-        levels = choosing.Problem.Levels.Count;
+        endings = new(step, parts, layers.Frontier.Level, WriteFound, deadline);
+        levels = step.Problem.Levels.Count;
         width = parts.Width;
         block = new ushort[RowsInBlock * width];
         beginning = new ushort[width];

@@ -1,24 +1,25 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
-/// <summary>What a wish costs.</summary>
-/// <param name="Wish">The wish.</param>
+/// <summary>What a rule costs.</summary>
+/// <param name="Rule">The rule.</param>
 /// <param name="Cost">
-/// Timetables without it less timetables with it. Below 0 where the wish adds some, as a course that is taken if it fits.
+/// Timetables without it less timetables with it. Below 0 where the rule adds some, as a course that is taken if it fits.
 /// </param>
-public sealed record RuleCost(Wish Wish, Int128 Cost);
+public sealed record RuleCost(Rule Rule, Int128 Cost);
 
-/// <summary>What every wish of an ask costs.</summary>
-/// <param name="Costs">In the order of the ask's wishes; none where time was up too soon to say anything.</param>
+/// <summary>What every rule of an ask costs.</summary>
+/// <param name="Costs">In the order of the ask's rules; none where time was up too soon to say anything.</param>
 /// <param name="IsExact">Whether the costs are exact.</param>
 /// <param name="AreBounds">Whether each cost is at least what is said; so where they are exact.</param>
 public sealed record CostsAnswer(IReadOnlyList<RuleCost> Costs, bool IsExact, bool AreBounds);
 
-/// <summary>Counts an ask without each of its wishes, all of them together.</summary>
+/// <summary>Counts an ask without each of its rules, all of them together.</summary>
 public static class RuleCosts
 {
     /// <param name="snapshot">The catalogue.</param>
@@ -41,16 +42,16 @@ public static class RuleCosts
     )
     {
         Problem.Check(snapshot, ask);
-        var wishes = Wishes.Of(ask);
-        Wish[] hard = [.. wishes.Where(wish => wish.IsHard)];
+        var rules = RuleList.Of(ask);
+        Rule[] hard = [.. rules.Where(rule => rule.IsHard)];
         UInt128[] counts;
         bool isExact;
         try
         {
-            Wish[][] sets =
+            Rule[][] sets =
             [
                 [],
-                .. hard.Select(wish => new[] { wish }),
+                .. hard.Select(rule => new[] { rule }),
             ];
             (counts, isExact) = LiftedCounts.Of(snapshot, ask, sets, new WorkLimit(budget, cancellation));
             cancellation.ThrowIfCancellationRequested();
@@ -63,9 +64,9 @@ public static class RuleCosts
         var without = hard.Zip(counts.Skip(1)).ToDictionary(pair => pair.First, pair => pair.Second);
         return new(
             [
-                .. wishes.Select(wish => new RuleCost(
-                    wish,
-                    wish.IsHard ? checked((Int128)without[wish] - (Int128)with) : 0
+                .. rules.Select(rule => new RuleCost(
+                    rule,
+                    rule.IsHard ? checked((Int128)without[rule] - (Int128)with) : 0
                 )),
             ],
             isExact,

@@ -35,27 +35,27 @@ public static class Standings
     )
     {
         var limit = new WorkLimit(budget, cancellation);
-        var root = Root.Of(problem, Lifted.None(problem.Wishes.Count));
+        var root = Root.Of(problem, Lifted.None(problem.Rules.Count));
         var sections = problem
             .Ask.Wanted.SelectMany(wanted => problem.Snapshot.Find(wanted.Course)!.Sections)
             .ToDictionary(section => section.Number, _ => UInt128.Zero);
         if (root.IsDead)
             return new(0, sections, true);
-        var choosing = new Choosing(problem);
-        var fits64 = choosing.Fits64(0);
+        var step = new StateStep(problem);
+        var fits64 = step.Fits64(0);
         // What 64 bits might not hold is counted first, which refuses what 128 do not.
         if (!fits64 && CountOf(problem, root, limit) is { IsExact: false } least)
         {
-            choosing.Dispose();
+            step.Dispose();
             cancellation.ThrowIfCancellationRequested();
             return new(least.Total, sections, false);
         }
         // Where options stand below the layers is found two levels at a time.
-        var layers = new StateLayers(choosing, [root], LevelsBelow, limit);
+        var layers = new StateLayers(step, [root], LevelsBelow, limit);
         var (total, isExact) = fits64
             ? Fill<ulong>(problem, layers, sections, limit)
             : Fill<UInt128>(problem, layers, sections, limit);
-        // Gives the scratch of the choosing back as well.
+        // Gives the scratch of the step back as well.
         layers.Release();
         cancellation.ThrowIfCancellationRequested();
         // Leaving every course out is not a timetable.

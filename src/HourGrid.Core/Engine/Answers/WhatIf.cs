@@ -82,7 +82,7 @@ public static class WhatIf
         catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
         {
             // Time was up before it was compiled: that there may be none is all that is known.
-            return new(Tally.None, false, null);
+            return new(Count128.None, false, null);
         }
     }
 }

@@ -1,33 +1,34 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;
 
 /// <summary>A change that gives timetables where there are none.</summary>
-/// <param name="Wishes">The one or two wishes to lift.</param>
+/// <param name="Rules">The one or two rules to lift.</param>
 /// <param name="Timetables">How many timetables there are without them.</param>
-public sealed record WayOut(IReadOnlyList<Wish> Wishes, UInt128 Timetables);
+public sealed record WayOut(IReadOnlyList<Rule> Rules, UInt128 Timetables);
 
 /// <summary>Why an ask has no timetable.</summary>
 /// <param name="Together">
-/// Wishes that cannot live together: were all others lifted, there would be none; were any of these lifted too, some.
+/// Rules that cannot live together: were all others lifted, there would be none; were any of these lifted too, some.
 /// A course that is lifted may be left out. Where no wanted course can be taken whatever is lifted, the first of them.
 /// </param>
-/// <param name="WaysOut">Every single wish without which there are timetables; where no single one helps, every two.</param>
+/// <param name="WaysOut">Every single rule without which there are timetables; where no single one helps, every two.</param>
 /// <param name="IsExact">Whether the time sufficed: for the smallest set, and for all ways out and their counts.</param>
-public sealed record WhyAnswer(IReadOnlyList<Wish> Together, IReadOnlyList<WayOut> WaysOut, bool IsExact);
+public sealed record WhyAnswer(IReadOnlyList<Rule> Together, IReadOnlyList<WayOut> WaysOut, bool IsExact);
 
 /// <summary>Explains why an ask has no timetable, and what would help.</summary>
 /// <remarks>
-/// The set is found by deletion: each wish in turn is lifted, and stays lifted if there is still no timetable. A wish
+/// The set is found by deletion: each rule in turn is lifted, and stays lifted if there is still no timetable. A rule
 /// that helps alone is in every such set, so only the members of one have to be counted; and one of two that help
 /// together is in it, the other in the set that is found once the first is lifted.
 /// </remarks>
 public static class WhyNone
 {
-    /// <summary>Pairs of wishes that are counted, at most.</summary>
+    /// <summary>Pairs of rules that are counted, at most.</summary>
     private const int MostPairs = 200;
 
     /// <param name="snapshot">The catalogue.</param>
@@ -58,15 +59,15 @@ public static class WhyNone
             using var conflicts = new ConflictSets(snapshot, ask, limit);
             if (conflicts.HasTimetable([]))
                 return null;
-            if (!conflicts.HasTimetable(conflicts.Wishes))
-                return new([.. conflicts.Wishes.Where(wish => wish.Kind == WishKind.Course).Take(1)], [], true);
+            if (!conflicts.HasTimetable(conflicts.Rules))
+                return new([.. conflicts.Rules.Where(rule => rule is CourseRule).Take(1)], [], true);
             var together = conflicts.Smallest([]);
-            var (singles, singlesExact) = Count(snapshot, ask, [.. together.Select(wish => new[] { wish })], limit);
+            var (singles, singlesExact) = Count(snapshot, ask, [.. together.Select(rule => new[] { rule })], limit);
             if (singles.Count > 0 || !singlesExact)
                 return new(together, singles, singlesExact);
             var pairs = together
                 .SelectMany(one => PartnersOf(conflicts, one).Select(other => new[] { one, other }))
-                .DistinctBy(pair => string.Join(' ', pair.Select(wish => wish.Path).Order(StringComparer.Ordinal)))
+                .DistinctBy(pair => string.Join(' ', pair.Select(rule => rule.Path).Order(StringComparer.Ordinal)))
                 .ToArray();
             var (both, bothExact) = Count(snapshot, ask, pairs[..Math.Min(MostPairs, pairs.Length)], limit);
             return new(together, both, bothExact && pairs.Length <= MostPairs);
@@ -78,19 +79,19 @@ public static class WhyNone
     }
 
     /// <summary>
-    /// The wishes that could help together with one that does not help alone. Without an either–or its courses have
-    /// their own roles again, which may ask for more than leaving them out: then any other wish could.
+    /// The rules that could help together with one that does not help alone. Without an either–or its courses have
+    /// their own roles again, which may ask for more than leaving them out: then any other rule could.
     /// </summary>
-    private static IEnumerable<Wish> PartnersOf(ConflictSets conflicts, Wish one)
+    private static IEnumerable<Rule> PartnersOf(ConflictSets conflicts, Rule one)
     {
         var smallest = conflicts.Smallest([one]);
-        return smallest.Count > 0 ? smallest : conflicts.Wishes.Where(other => other != one);
+        return smallest.Count > 0 ? smallest : conflicts.Rules.Where(other => other != one);
     }
 
     private static (IReadOnlyList<WayOut> WaysOut, bool IsExact) Count(
         CatalogueSnapshot snapshot,
         Ask ask,
-        Wish[][] sets,
+        Rule[][] sets,
         WorkLimit limit
     )
     {

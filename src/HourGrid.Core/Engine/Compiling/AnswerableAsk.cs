@@ -1,5 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Rules;
 
 namespace HourGrid.Core.Engine.Compiling;
 
@@ -19,7 +20,7 @@ internal static class AnswerableAsk
                     $"eitherOr[{i}].courses[{j}]",
                     $"{ask.EitherOr[i].Courses[j]} is not a wanted course."
                 );
-        var inPlay = ask.Wanted.Count(wanted => Wishes.IsInPlay(ask, wanted));
+        var inPlay = ask.Wanted.Count(wanted => CourseRule.IsInPlay(ask, wanted));
         if (inPlay > Problem.MaxCoursesInPlay)
             throw new AskTooLargeException(
                 $"{inPlay} courses are in play; {Problem.MaxCoursesInPlay} can be answered together. Set some aside."

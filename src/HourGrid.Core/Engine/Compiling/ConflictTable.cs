@@ -1,5 +1,4 @@
 using System.Numerics;
-using HourGrid.Core.Catalogue;
 using HourGrid.Core.Timetables;
 using HourGrid.Core.Work;
 

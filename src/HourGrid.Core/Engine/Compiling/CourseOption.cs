@@ -26,7 +26,7 @@ internal sealed class CourseOption
     /// <summary>The bundles, ordered by their registration numbers; none when the course is left out.</summary>
     public required IReadOnlyList<Bundle> Bundles { get; init; }
 
-    /// <summary>The numbers of the wishes that would have to be lifted to admit it, ascending.</summary>
+    /// <summary>The numbers of the rules that would have to be lifted to admit it, ascending.</summary>
     public required int[] Against { get; init; }
 
     /// <summary>The number of its list of meetings among those of the course; -1 when the course is left out.</summary>

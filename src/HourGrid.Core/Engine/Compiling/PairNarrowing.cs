@@ -8,7 +8,7 @@ namespace HourGrid.Core.Engine.Compiling;
 /// </summary>
 /// <remarks>
 /// Options that do the same to a rule are looked at once: an option leaves few different sets of witnesses of a rule, and
-/// takes few different amounts off a lane. Where it is not so, or a rule has more witnesses than a word holds, the rule is
+/// takes few different amounts off a sum. Where it is not so, or a rule has more witnesses than a word holds, the rule is
 /// left to the search.
 /// </remarks>
 internal sealed class PairNarrowing
@@ -36,7 +36,7 @@ internal sealed class PairNarrowing
     private readonly int witnessWords;
 
     /// <param name="problem">Whose rows are narrowed, in place.</param>
-    /// <param name="state">A root state that has every witness and as much left of every lane as any root that is asked.</param>
+    /// <param name="state">A root state that has every witness and as much left of every sum as any root that is asked.</param>
     /// <param name="limit">Stops at any moment; the rows are of no use then.</param>
     public PairNarrowing(Problem problem, ulong[] state, WorkLimit limit)
     {
@@ -44,7 +44,7 @@ internal sealed class PairNarrowing
         first = problem.Layout.First;
         optionsOf = [.. problem.Levels.Select(level => level.Options.Count)];
         numberOf = new int[optionsOf.Sum()];
-        witnessWords = problem.Layout.LanesAt - first[^1];
+        witnessWords = problem.Layout.SumsAt - first[^1];
         witnesses = new ulong[numberOf.Length * witnessWords];
         var into = witnesses.AsSpan();
         for (var level = 0; level < optionsOf.Length; level++)
@@ -55,21 +55,21 @@ internal sealed class PairNarrowing
     public void Narrow()
     {
         var layout = problem.Layout;
-        for (var rule = 0; rule < problem.Rules.Count; rule++)
+        for (var set = 0; set < problem.WitnessSets.Count; set++)
         {
-            var count = problem.Rules[rule].Witnesses.Count;
+            var count = problem.WitnessSets[set].Witnesses.Count;
             if (count is 0 or > StateLayout.WidestField)
                 continue;
-            var (word, shift) = layout.WitnessPlace(rule, 0);
+            var (word, shift) = layout.WitnessPlace(set, 0);
             var left = state[word] >> shift & (1UL << count) - 1;
             if (FindEffects(witnesses, word - first[^1], witnessWords, shift, left))
                 Narrow((one, other) => (one & other) != 0);
         }
-        for (var lane = 0; lane < problem.Lanes.Count; lane++)
+        for (var sum = 0; sum < problem.Sums.Count; sum++)
         {
-            var (word, shift, width) = layout.LanePlace(lane);
+            var (word, shift, width) = layout.SumPlace(sum);
             var mask = (1UL << width) - 1;
-            var left = state[layout.LanesAt + word] >> shift & mask;
+            var left = state[layout.SumsAt + word] >> shift & mask;
             if (FindEffects(problem.Words, problem.AddsAt[0] + word, layout.Guards.Length, shift, mask))
                 Narrow((one, other) => one + other <= left);
         }

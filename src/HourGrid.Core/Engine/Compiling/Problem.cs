@@ -1,6 +1,7 @@
 using System.Runtime.Intrinsics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Rules;
 using HourGrid.Core.Timetables;
 using HourGrid.Core.Work;
 
@@ -13,8 +14,8 @@ namespace HourGrid.Core.Engine.Compiling;
 /// <para>Courses in play stand in levels, each level with its options. A <em>state</em> at level <c>l</c> holds what is
 /// still possible after an option was chosen in every level before: the options of the levels from <c>l</c> on that
 /// conflict with nothing chosen, the witnesses nothing chosen has ruled out, and what is left of every limit.</para>
-/// <para>Choosing an option is the AND of its <em>row</em> with the state, and taking its <em>adds</em> off the lanes.
-/// Every rule of an ask is one of three: an option is or is not in the root state; a witness survives; a lane holds.
+/// <para>Choosing an option is the AND of its <em>row</em> with the state, and taking its <em>adds</em> off the sums.
+/// Every rule of an ask is one of three: an option is or is not in the root state; a witness survives; a sum holds.
 /// So the search knows no rule, and lifting a rule is another root state of the same problem.</para>
 /// <para>docs/engine.md explains the whole.</para>
 /// </remarks>
@@ -37,7 +38,7 @@ public sealed class Problem
     private Problem(
         CatalogueSnapshot snapshot,
         Ask ask,
-        IReadOnlyList<Wish> wishes,
+        IReadOnlyList<Rule> rules,
         CoursePlay[] courses,
         CompileScope scope,
         WorkLimit limit
@@ -45,7 +46,7 @@ public sealed class Problem
     {
         Snapshot = snapshot;
         Ask = ask;
-        Wishes = wishes;
+        Rules = rules;
         Courses = courses;
         var table = new MeetingTable(courses, limit);
         if (courses.Sum(course => (course.Options.Count + 63) / 64) * (long)table.Meetings.Length > MaxRowWords / 2)
@@ -58,9 +59,9 @@ public sealed class Problem
             limit
         );
         Levels = [.. order.Select(course => courses[course])];
-        Rules = WitnessRules.Of(ask, wishes, table, scope.HasSwitches, limit);
-        Lanes = Compiling.Lanes.Of(ask, wishes, courses, table, limit);
-        Layout = new StateLayout(Levels, Rules, Lanes);
+        WitnessSets = Compiling.WitnessSets.Of(rules, table, scope.HasSwitches, limit);
+        Sums = LimitedSums.Of(rules, courses, table, limit);
+        Layout = new StateLayout(Levels, WitnessSets, Sums);
         var words = Enumerable.Range(0, Levels.Count).Sum(WordsOfLevel);
         if (words > MaxRowWords)
             throw TooManyBundles(courses);
@@ -68,12 +69,12 @@ public sealed class Problem
         Words = GC.AllocateUninitializedArray<ulong>(length + Vector256<ulong>.Count, pinned: true);
         new RowBuilder(this, table, conflicts, order, limit).Build();
         BuildAdds(order);
-        Outlook = new(this, limit);
-        var pairsMayBreakRules = Levels.Count > 1 && Rules.Count + Lanes.Count > 0;
-        // Where wishes can be lifted, it is not known yet which are.
+        Lookahead = new(this, limit);
+        var pairsMayBreakRules = Levels.Count > 1 && WitnessSets.Count + Sums.Count > 0;
+        // Where rules can be lifted, it is not known yet which are.
         canBeNarrowed = pairsMayBreakRules && scope.HasSwitches;
         if (pairsMayBreakRules && !scope.HasSwitches)
-            Narrow([Root.Of(this, Lifted.None(wishes.Count))], limit);
+            Narrow([Root.Of(this, Lifted.None(rules.Count))], limit);
         HasCreditVariants = Levels.Any(level =>
             level
                 .Options.Where(option => option.Against.Length == 0)
@@ -88,8 +89,8 @@ public sealed class Problem
     /// <summary>What was asked.</summary>
     public Ask Ask { get; }
 
-    /// <summary>What the ask wishes; a wish's number is its place here.</summary>
-    public IReadOnlyList<Wish> Wishes { get; }
+    /// <summary>What the ask rules; a rule's number is its place here.</summary>
+    public IReadOnlyList<Rule> Rules { get; }
 
     /// <summary>The courses in play, in the order of the ask.</summary>
     public IReadOnlyList<CoursePlay> Courses { get; }
@@ -100,27 +101,27 @@ public sealed class Problem
     /// <summary>The same courses in the order in which answers choose.</summary>
     internal IReadOnlyList<CoursePlay> Levels { get; }
 
-    internal IReadOnlyList<WitnessRule> Rules { get; }
+    internal IReadOnlyList<WitnessSet> WitnessSets { get; }
 
-    internal IReadOnlyList<Lane> Lanes { get; }
+    internal IReadOnlyList<LimitedSum> Sums { get; }
 
     internal StateLayout Layout { get; }
 
-    internal Outlook Outlook { get; }
+    internal Lookahead Lookahead { get; }
 
     /// <summary>
-    /// The rows of all options, level by level, and then what they take off the lanes. Pinned, for the innermost loops, and
+    /// The rows of all options, level by level, and then what they take off the sums. Pinned, for the innermost loops, and
     /// a vector longer, so that they may read one from any word on.
     /// </summary>
     internal ulong[] Words { get; private set; }
 
     /// <summary>
     /// By level, where its rows begin: <see cref="RowWords"/> words an option, for the words of a state from the next
-    /// level on up to the lanes.
+    /// level on up to the sums.
     /// </summary>
     internal int[] RowsAt { get; }
 
-    /// <summary>By level, where what its options take off the lanes begins: a word for each lane word and option.</summary>
+    /// <summary>By level, where what its options take off the sums begins: a word for each sum word and option.</summary>
     internal int[] AddsAt { get; }
 
     /// <summary>Whether bundles of one course and the same hours differ in credits, and credits are bounded.</summary>
@@ -150,22 +151,27 @@ public sealed class Problem
     internal static Problem Compile(CatalogueSnapshot snapshot, Ask ask, CompileScope scope, WorkLimit limit)
     {
         AnswerableAsk.Check(snapshot, ask);
-        var wishes = Compiling.Wishes.Of(ask);
+        var rules = RuleList.Of(ask);
         var conflicts = ConflictCheck.Of(snapshot, ask);
-        var hours = new HourWishes(ask, wishes);
+        var hours = new HourRules(rules);
         var courses = Enumerable
             .Range(0, ask.Wanted.Count)
-            .Where(i => Compiling.Wishes.IsInPlay(ask, ask.Wanted[i]))
+            .Where(i => CourseRule.IsInPlay(ask, ask.Wanted[i]))
             .Select(i =>
             {
                 limit.ThrowIfOver();
                 var offered = snapshot.Find(ask.Wanted[i].Course)!;
-                var admission = new Admission(ask, wishes, i, offered, hours);
+                var admission = new Admission(ask, rules, i, offered, hours);
                 return new CoursePlay(
                     offered,
                     ask.Wanted[i],
                     i,
-                    new BundleFinder(offered, section => admission.Against(section, scope.MostAgainst), conflicts, scope.MostAgainst).Find(limit),
+                    new BundleFinder(
+                        offered,
+                        section => admission.Against(section, scope.MostAgainst),
+                        conflicts,
+                        scope.MostAgainst
+                    ).Find(limit),
                     creditsMatter: ask.Credits is not { Min: null, Max: null },
                     mayBeLeftOut: scope.HasSwitches || MayBeLeftOut(ask, ask.Wanted[i]),
                     scope.Held,
@@ -173,7 +179,7 @@ public sealed class Problem
                 );
             })
             .ToArray();
-        return new(snapshot, ask, wishes, courses, scope, limit);
+        return new(snapshot, ask, rules, courses, scope, limit);
     }
 
     /// <summary>
@@ -190,12 +196,12 @@ public sealed class Problem
         return narrowed;
     }
 
-    /// <summary>Whether a wish is in the rules or lanes, not in the options alone.</summary>
-    internal bool IsRule(Wish wish) =>
-        Rules.Any(rule => Wishes[rule.Wish] == wish) || Lanes.Any(lane => Wishes[lane.Wish] == wish);
+    /// <summary>Whether a rule is in the rules or sums, not in the options alone.</summary>
+    internal bool IsRule(Rule rule) =>
+        WitnessSets.Any(set => Rules[set.Rule].Equals(rule)) || Sums.Any(sum => Rules[sum.Rule].Equals(rule));
 
     /// <summary>Words of a row of a level's option.</summary>
-    internal int RowWords(int level) => Layout.LanesAt - Layout.First[level + 1];
+    internal int RowWords(int level) => Layout.SumsAt - Layout.First[level + 1];
 
     /// <summary>Words of all rows of a level: so many are looked at to choose each of its options.</summary>
     internal long WordsOfLevel(int level) => (long)Levels[level].Options.Count * RowWords(level);
@@ -207,7 +213,7 @@ public sealed class Problem
         );
 
     private static bool MayBeLeftOut(Ask ask, WantedCourse wanted) =>
-        wanted.Role != CourseRole.Must || Compiling.Wishes.EitherOrOf(ask, wanted) is not null;
+        wanted.Role != CourseRole.Must || EitherOrRule.Of(ask, wanted) is not null;
 
     internal Span<ulong> RowOf(int level, int option) =>
         Words.AsSpan(RowsAt[level] + option * RowWords(level), RowWords(level));
@@ -240,10 +246,10 @@ public sealed class Problem
     {
         Words.AsSpan(AddsAt.FirstOrDefault()).Clear();
         for (var level = 0; level < Levels.Count; level++)
-        for (var lane = 0; lane < Lanes.Count; lane++)
+        for (var sum = 0; sum < Sums.Count; sum++)
         {
-            var (word, shift, _) = Layout.LanePlace(lane);
-            var added = Lanes[lane].Adds[order[level]];
+            var (word, shift, _) = Layout.SumPlace(sum);
+            var added = Sums[sum].Adds[order[level]];
             for (var option = 0; option < added.Length; option++)
                 AddsOf(level, option)[word] |= (ulong)added[option] << shift;
         }

@@ -1,8 +1,9 @@
 using HourGrid.Core.Asking;
+using HourGrid.Core.Rules;
 
 namespace HourGrid.Core.Engine.Compiling;
 
-/// <summary>A state before anything is chosen, with some wishes lifted.</summary>
+/// <summary>A state before anything is chosen, with some rules lifted.</summary>
 /// <param name="State">The state.</param>
 /// <param name="IsDead">Whether no timetable can come of it: a level has no option, or a rule is broken already.</param>
 /// <param name="HoldsNothing">Whether leaving every course out keeps every rule. That is not a timetable.</param>
@@ -35,25 +36,25 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
             holdsNothing &= absent;
         }
         isDead |= !SetWitnesses(problem, lifted, state);
-        isDead |= !SetLanes(problem, lifted, state);
-        return new(state, isDead, holdsNothing && !isDead && KeepsLanesWithNothing(problem, state));
+        isDead |= !SetSums(problem, lifted, state);
+        return new(state, isDead, holdsNothing && !isDead && KeepsSumsWithNothing(problem, state));
     }
 
-    /// <summary>A state that has every witness that one of some roots has, and of every lane the most that one has left.</summary>
+    /// <summary>A state that has every witness that one of some roots has, and of every sum the most that one has left.</summary>
     public static ulong[] Loosest(Problem problem, IReadOnlyList<Root> roots)
     {
         var layout = problem.Layout;
         var loosest = (ulong[])roots[0].State.Clone();
         foreach (var root in roots.Skip(1))
         {
-            for (var word = 0; word < layout.LanesAt; word++)
+            for (var word = 0; word < layout.SumsAt; word++)
                 loosest[word] |= root.State[word];
-            for (var lane = 0; lane < problem.Lanes.Count; lane++)
+            for (var sum = 0; sum < problem.Sums.Count; sum++)
             {
-                var (word, shift, width) = layout.LanePlace(lane);
+                var (word, shift, width) = layout.SumPlace(sum);
                 var mask = (1UL << width) - 1 << shift;
-                ref var most = ref loosest[layout.LanesAt + word];
-                most = most & ~mask | Math.Max(most & mask, root.State[layout.LanesAt + word] & mask);
+                ref var most = ref loosest[layout.SumsAt + word];
+                most = most & ~mask | Math.Max(most & mask, root.State[layout.SumsAt + word] & mask);
             }
         }
         return loosest;
@@ -61,9 +62,9 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
 
     private static (bool MayBeTaken, bool MayBeLeftOut) Roles(Problem problem, CoursePlay course, Lifted lifted)
     {
-        var eitherOr = Wishes.EitherOrOf(problem.Ask, course.Wanted);
-        var isLifted = IsLifted(WishKind.Course, course.Index);
-        var choiceLifted = eitherOr is { } choice && IsLifted(WishKind.EitherOr, choice);
+        var eitherOr = EitherOrRule.Of(problem.Ask, course.Wanted);
+        var isLifted = IsLifted<CourseRule>(course.Index);
+        var choiceLifted = eitherOr is { } choice && IsLifted<EitherOrRule>(choice);
         if (lifted.MayLeaveOut)
             return (true, isLifted || eitherOr is not null || course.Wanted.Role != CourseRole.Must);
         if (isLifted)
@@ -72,10 +73,11 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
             return (true, true);
         return (course.Wanted.Role != CourseRole.SetAside, course.Wanted.Role != CourseRole.Must);
 
-        bool IsLifted(WishKind kind, int index)
+        bool IsLifted<T>(int index)
+            where T : Rule
         {
-            for (var id = 0; id < lifted.Wishes.Length; id++)
-                if (lifted.Wishes[id] && problem.Wishes[id].Kind == kind && problem.Wishes[id].Index == index)
+            for (var id = 0; id < lifted.Rules.Length; id++)
+                if (lifted.Rules[id] && problem.Rules[id] is T rule && rule.Index == index)
                     return true;
             return false;
         }
@@ -84,15 +86,15 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
     private static bool SetWitnesses(Problem problem, Lifted lifted, ulong[] state)
     {
         var alive = true;
-        for (var rule = 0; rule < problem.Rules.Count; rule++)
+        for (var set = 0; set < problem.WitnessSets.Count; set++)
         {
             var any = false;
-            var witnesses = problem.Rules[rule].Witnesses;
+            var witnesses = problem.WitnessSets[set].Witnesses;
             for (var witness = 0; witness < witnesses.Count; witness++)
             {
                 if (!lifted.All(witnesses[witness].Blocked))
                     continue;
-                var (word, shift) = problem.Layout.WitnessPlace(rule, witness);
+                var (word, shift) = problem.Layout.WitnessPlace(set, witness);
                 state[word] |= 1UL << shift;
                 any = true;
             }
@@ -101,31 +103,31 @@ internal sealed record Root(ulong[] State, bool IsDead, bool HoldsNothing)
         return alive;
     }
 
-    private static bool SetLanes(Problem problem, Lifted lifted, ulong[] state)
+    private static bool SetSums(Problem problem, Lifted lifted, ulong[] state)
     {
         var alive = true;
-        for (var lane = 0; lane < problem.Lanes.Count; lane++)
+        for (var sum = 0; sum < problem.Sums.Count; sum++)
         {
-            var (word, shift, width) = problem.Layout.LanePlace(lane);
-            var limit = lifted.Wishes[problem.Lanes[lane].Wish]
-                ? problem.Lanes[lane].MostAdded
-                : Math.Min(problem.Lanes[lane].Limit, problem.Lanes[lane].MostAdded);
+            var (word, shift, width) = problem.Layout.SumPlace(sum);
+            var limit = lifted.Rules[problem.Sums[sum].Rule]
+                ? problem.Sums[sum].MostAdded
+                : Math.Min(problem.Sums[sum].Limit, problem.Sums[sum].MostAdded);
             alive &= limit >= 0;
-            state[problem.Layout.LanesAt + word] |= 1UL << (shift + width) | (ulong)Math.Max(0, limit) << shift;
+            state[problem.Layout.SumsAt + word] |= 1UL << (shift + width) | (ulong)Math.Max(0, limit) << shift;
         }
         return alive;
     }
 
-    private static bool KeepsLanesWithNothing(Problem problem, ulong[] state)
+    private static bool KeepsSumsWithNothing(Problem problem, ulong[] state)
     {
-        var lanes = state.AsSpan(problem.Layout.LanesAt).ToArray();
+        var sums = state.AsSpan(problem.Layout.SumsAt).ToArray();
         for (var level = 0; level < problem.Levels.Count; level++)
         {
             var absent = problem.Levels[level].Options.Count - 1;
-            for (var word = 0; word < lanes.Length; word++)
+            for (var word = 0; word < sums.Length; word++)
             {
-                lanes[word] -= problem.AddsOf(level, absent)[word];
-                if ((lanes[word] & problem.Layout.Guards[word]) != problem.Layout.Guards[word])
+                sums[word] -= problem.AddsOf(level, absent)[word];
+                if ((sums[word] & problem.Layout.Guards[word]) != problem.Layout.Guards[word])
                     return false;
             }
         }

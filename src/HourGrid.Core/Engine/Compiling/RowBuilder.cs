@@ -20,7 +20,7 @@ internal sealed class RowBuilder
         this.conflicts = conflicts;
         this.order = order;
         this.limit = limit;
-        witnessWords = problem.Layout.LanesAt - problem.Layout.First[^1];
+        witnessWords = problem.Layout.SumsAt - problem.Layout.First[^1];
         ruledOut = RuledOutByMeeting();
     }
 
@@ -52,12 +52,12 @@ internal sealed class RowBuilder
     private ulong[] RuledOutByMeeting()
     {
         var masks = new ulong[table.Meetings.Length * witnessWords];
-        for (var rule = 0; rule < problem.Rules.Count; rule++)
-        for (var witness = 0; witness < problem.Rules[rule].Witnesses.Count; witness++)
+        for (var set = 0; set < problem.WitnessSets.Count; set++)
+        for (var witness = 0; witness < problem.WitnessSets[set].Witnesses.Count; witness++)
         {
             limit.ThrowIfOver();
-            var (word, shift) = problem.Layout.WitnessPlace(rule, witness);
-            var by = problem.Rules[rule].Witnesses[witness].RuledOutBy;
+            var (word, shift) = problem.Layout.WitnessPlace(set, witness);
+            var by = problem.WitnessSets[set].Witnesses[witness].RuledOutBy;
             for (var meeting = 0; meeting < table.Meetings.Length; meeting++)
                 if ((by[meeting / 64] >> (meeting % 64) & 1) != 0)
                     masks[meeting * witnessWords + word - problem.Layout.First[^1]] |= 1UL << shift;

@@ -2,14 +2,14 @@ namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>
 /// Where everything stands in a state. A state is one run of 64-bit words: the options of each level, whole words a
-/// level, then the witnesses, then the lanes.
+/// level, then the witnesses, then the sums.
 /// </summary>
 /// <remarks>
 /// <para>Witnesses: each rule has a field of bits, one a witness, with a spare bit above it that is 0 in every state. For
 /// a word <c>w</c> with the spare bits <c>G</c> and the lowest bits <c>L</c> of its fields, <c>((w | G) − L) &amp; G = G</c> exactly
 /// when no field is 0: a field of 0 borrows from its spare bit and from nothing else. A rule of more than
 /// <see cref="WidestField"/> witnesses takes whole words instead.</para>
-/// <para>Lanes: each has a field that holds what is left of its limit, with a guard bit above it that is 1. Taking off
+/// <para>Sums: each has a field that holds what is left of its limit, with a guard bit above it that is 1. Taking off
 /// what an option adds clears the guard exactly when more is taken than is left, and never borrows further, since no
 /// option adds more than a field can hold.</para>
 /// </remarks>
@@ -19,9 +19,13 @@ internal sealed class StateLayout
 
     private readonly List<(int From, int Words)> wide = [];
     private readonly (int Word, int Shift)[][] witnessPlaces;
-    private readonly (int Word, int Shift, int Width)[] lanePlaces;
+    private readonly (int Word, int Shift, int Width)[] sumPlaces;
 
-    public StateLayout(IReadOnlyList<CoursePlay> levels, IReadOnlyList<WitnessRule> rules, IReadOnlyList<Lane> lanes)
+    public StateLayout(
+        IReadOnlyList<CoursePlay> levels,
+        IReadOnlyList<WitnessSet> sets,
+        IReadOnlyList<LimitedSum> sums
+    )
     {
         First = new int[levels.Count + 1];
         for (var level = 0; level < levels.Count; level++)
@@ -29,8 +33,8 @@ internal sealed class StateLayout
 
         var lows = new List<ulong>();
         var spares = new List<ulong>();
-        witnessPlaces = new (int, int)[rules.Count][];
-        foreach (var (rule, size) in BySize(rules.Select(rule => rule.Witnesses.Count)))
+        witnessPlaces = new (int, int)[sets.Count][];
+        foreach (var (set, size) in BySize(sets.Select(set => set.Witnesses.Count)))
         {
             if (size > WidestField)
                 continue;
@@ -41,36 +45,36 @@ internal sealed class StateLayout
                 lows.Add(0);
             lows[word] |= 1UL << shift;
             spares[word] |= 1UL << (shift + width);
-            witnessPlaces[rule] = [.. Enumerable.Range(0, size).Select(i => (First[^1] + word, shift + i))];
+            witnessPlaces[set] = [.. Enumerable.Range(0, size).Select(i => (First[^1] + word, shift + i))];
         }
         Lows = [.. lows];
         Spares = [.. spares];
-        LanesAt = First[^1] + lows.Count;
-        for (var rule = 0; rule < rules.Count; rule++)
+        SumsAt = First[^1] + lows.Count;
+        for (var set = 0; set < sets.Count; set++)
         {
-            var size = rules[rule].Witnesses.Count;
+            var size = sets[set].Witnesses.Count;
             if (size <= WidestField)
                 continue;
-            wide.Add((LanesAt, (size + 63) / 64));
-            witnessPlaces[rule] = [.. Enumerable.Range(0, size).Select(i => (LanesAt + i / 64, i % 64))];
-            LanesAt += (size + 63) / 64;
+            wide.Add((SumsAt, (size + 63) / 64));
+            witnessPlaces[set] = [.. Enumerable.Range(0, size).Select(i => (SumsAt + i / 64, i % 64))];
+            SumsAt += (size + 63) / 64;
         }
 
         var guards = new List<ulong>();
-        var laneLows = new List<ulong>();
-        lanePlaces = new (int, int, int)[lanes.Count];
-        foreach (var (lane, width) in BySize(lanes.Select(lane => BitsOf(lane.MostAdded))))
+        var sumLows = new List<ulong>();
+        sumPlaces = new (int, int, int)[sums.Count];
+        foreach (var (sum, width) in BySize(sums.Select(sum => BitsOf(sum.MostAdded))))
         {
             var (word, shift) = Fit(guards, width);
-            if (word == laneLows.Count)
-                laneLows.Add(0);
-            laneLows[word] |= 1UL << shift;
+            if (word == sumLows.Count)
+                sumLows.Add(0);
+            sumLows[word] |= 1UL << shift;
             guards[word] |= 1UL << (shift + width);
-            lanePlaces[lane] = (word, shift, width);
+            sumPlaces[sum] = (word, shift, width);
         }
         Guards = [.. guards];
-        LaneLows = [.. laneLows];
-        WordCount = LanesAt + Guards.Length;
+        SumLows = [.. sumLows];
+        WordCount = SumsAt + Guards.Length;
     }
 
     /// <summary>The first word of each level; last, the first word of the witnesses.</summary>
@@ -85,22 +89,22 @@ internal sealed class StateLayout
     /// <summary>Rules with more witnesses than a word holds: their first word and number of words.</summary>
     public IReadOnlyList<(int From, int Words)> Wide => wide;
 
-    /// <summary>The first word of the lanes.</summary>
-    public int LanesAt { get; }
+    /// <summary>The first word of the sums.</summary>
+    public int SumsAt { get; }
 
-    /// <summary>The guard bits, by lane word.</summary>
+    /// <summary>The guard bits, by sum word.</summary>
     public ulong[] Guards { get; }
 
-    /// <summary>The lowest bit of every lane, by lane word.</summary>
-    public ulong[] LaneLows { get; }
+    /// <summary>The lowest bit of every sum, by sum word.</summary>
+    public ulong[] SumLows { get; }
 
     /// <summary>Words of a whole state.</summary>
     public int WordCount { get; }
 
-    public (int Word, int Shift) WitnessPlace(int rule, int witness) => witnessPlaces[rule][witness];
+    public (int Word, int Shift) WitnessPlace(int set, int witness) => witnessPlaces[set][witness];
 
-    /// <summary>Where a lane stands: its word among the lane words, its lowest bit, its bits below the guard.</summary>
-    public (int Word, int Shift, int Width) LanePlace(int lane) => lanePlaces[lane];
+    /// <summary>Where a sum stands: its word among the sum words, its lowest bit, its bits below the guard.</summary>
+    public (int Word, int Shift, int Width) SumPlace(int sum) => sumPlaces[sum];
 
     private static int BitsOf(int value) => 32 - int.LeadingZeroCount(Math.Max(1, value));
 

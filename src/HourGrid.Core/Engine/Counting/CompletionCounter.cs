@@ -1,6 +1,5 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
@@ -18,7 +17,7 @@ internal sealed unsafe class CompletionCounter
     /// </summary>
     private const long MostAtOnce = 1 << 20;
 
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly Deadline deadline;
     private readonly int[] first;
     private readonly int levels;
@@ -26,28 +25,26 @@ internal sealed unsafe class CompletionCounter
     private readonly PairCounter pairs;
     private readonly RuledPairCounter? ruled;
     private readonly TripleCounter? triples;
-    private readonly TriplesByTaking? ruledTriples;
+    private readonly TriplesByAmount? ruledTriples;
 
     // By level, words looked at to choose each of its options; and those of counting the last two or three as a set.
     private readonly long[] workOf;
     private readonly long workOfPair;
     private readonly long workOfTriple;
 
-    public CompletionCounter(Choosing choosing, WorkLimit limit)
+    public CompletionCounter(StateStep step, WorkLimit limit)
     {
-        this.choosing = choosing;
+        this.step = step;
         deadline = new(limit);
-        var problem = choosing.Problem;
+        var problem = step.Problem;
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (uint)option.Ways).ToArray())];
-        pairs = new PairCounter(choosing);
-        ruled = choosing.HasRules ? new RuledPairCounter(choosing, pairs, deadline) : null;
-        triples = levels < 3 ? null : new TripleCounter(choosing, pairs);
+        pairs = new PairCounter(step);
+        ruled = step.HasRules ? new RuledPairCounter(step, pairs, deadline) : null;
+        triples = levels < 3 ? null : new TripleCounter(step, pairs);
         ruledTriples =
-            triples is not null
-            && choosing.HasRules
-            && new TriplesByTaking(choosing, triples) is { LanesTell: true } tell
+            triples is not null && step.HasRules && new TriplesByAmount(step, triples) is { LanesTell: true } tell
                 ? tell
                 : null;
         workOf = [.. Enumerable.Range(0, levels).Select(problem.WordsOfLevel)];
@@ -61,27 +58,27 @@ internal sealed unsafe class CompletionCounter
     /// <summary>How many timetables and week shapes complete a state; fewer once stopped.</summary>
     /// <param name="level">The first level that has not chosen.</param>
     /// <param name="state">The state.</param>
-    public Tally Below(int level, ulong* state)
+    public Count128 Below(int level, ulong* state)
     {
-        if (choosing.Fits64(level))
+        if (step.Fits64(level))
         {
-            var (timetables, shapes) = Narrow(level, state, choosing.IsFree(Math.Min(level, levels), state));
+            var (timetables, shapes) = Narrow(level, state, step.IsFree(Math.Min(level, levels), state));
             return new(timetables, shapes);
         }
-        var total = Tally.None;
-        var next = choosing.Scratch(level + 1);
+        var total = Count128.None;
+        var next = step.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1] && !IsStopped; word++)
         for (var bits = state[word]; bits != 0 && !IsStopped; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (choosing.Choose(level, option, state, next))
+            if (step.Choose(level, option, state, next))
                 total += Below(level + 1, next).Times(ways[level][option]);
         }
         return total;
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair Narrow(int level, ulong* state, bool isFree)
+    private Count64 Narrow(int level, ulong* state, bool isFree)
     {
         if (level == levels)
             return new(1, 1);
@@ -92,7 +89,7 @@ internal sealed unsafe class CompletionCounter
         if (
             level == levels - 3
             && workOfTriple <= MostAtOnce
-            && (isFree || (ruledTriples is not null && choosing.WitnessesOutlast(level, state)))
+            && (isFree || (ruledTriples is not null && step.WitnessesOutlast(level, state)))
         )
         {
             return deadline.HasPassedAfter(workOfTriple) ? default
@@ -103,14 +100,14 @@ internal sealed unsafe class CompletionCounter
         ulong shapes = 0;
         if (deadline.HasPassedAfter(workOf[level]))
             return default;
-        var next = choosing.Scratch(level + 1);
+        var next = step.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!choosing.Choose(level, option, state, next))
+            if (!step.Choose(level, option, state, next))
                 continue;
-            var below = Narrow(level + 1, next, isFree || choosing.IsFree(level + 1, next));
+            var below = Narrow(level + 1, next, isFree || step.IsFree(level + 1, next));
             timetables += below.Timetables * ways[level][option];
             shapes += below.Shapes;
             if (IsStopped)
@@ -119,11 +116,11 @@ internal sealed unsafe class CompletionCounter
         return new(timetables, shapes);
     }
 
-    private Pair LastTwo(ulong* state, bool isFree) =>
+    private Count64 LastTwo(ulong* state, bool isFree) =>
         deadline.HasPassedAfter(workOfPair) ? default
         : isFree ? pairs.Count(state + first[levels - 2], state + first[levels - 1])
         : ruled!.Count(state);
 
-    private Pair Last(ulong* state, bool isFree) =>
+    private Count64 Last(ulong* state, bool isFree) =>
         isFree ? pairs.CountLast(state + first[levels - 1]) : ruled!.CountLastAlone(state);
 }

@@ -22,7 +22,7 @@ internal sealed unsafe class Estimating
     private const int MostSamples = 200_000;
     private const int LevelsCounted = 2;
 
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly CompletionCounter counter;
     private readonly Deadline deadline;
     private readonly int[] first;
@@ -31,13 +31,13 @@ internal sealed unsafe class Estimating
     // The same ask gives the same sequence of paths; how many fit into the time is the machine's.
     private ulong random = 0x9E3779B97F4A7C15UL;
 
-    private Estimating(Choosing choosing, WorkLimit limit)
+    private Estimating(StateStep step, WorkLimit limit)
     {
-        this.choosing = choosing;
-        counter = new(choosing, limit);
+        this.step = step;
+        counter = new(step, limit);
         deadline = new(limit);
-        first = choosing.Problem.Layout.First;
-        chances = [.. choosing.Problem.Levels.Select(level => new double[level.Options.Count])];
+        first = step.Problem.Layout.First;
+        chances = [.. step.Problem.Levels.Select(level => new double[level.Options.Count])];
     }
 
     /// <summary>Samples until the time is up; null where it was too short to say anything.</summary>
@@ -49,8 +49,8 @@ internal sealed unsafe class Estimating
     {
         if (root.IsDead || limit.IsOver())
             return null;
-        using var choosing = new Choosing(problem);
-        var estimating = new Estimating(choosing, limit);
+        using var step = new StateStep(problem);
+        var estimating = new Estimating(step, limit);
         var samples = 0;
         double mean = 0;
         double squares = 0;
@@ -79,15 +79,15 @@ internal sealed unsafe class Estimating
 
     private double Sample(int level, ulong* state)
     {
-        var problem = choosing.Problem;
+        var problem = step.Problem;
         if (level >= problem.Levels.Count - LevelsCounted)
             return (double)counter.Below(level, state).Timetables;
-        var next = choosing.Scratch(level + 1);
+        var next = step.Scratch(level + 1);
         var sum = Weigh(level, state, next);
         if (sum == 0)
             return 0;
         var (option, chance) = Draw(level, sum);
-        choosing.Choose(level, option, state, next);
+        step.Choose(level, option, state, next);
         return Sample(level + 1, next) * problem.Levels[level].Options[option].Ways / chance;
     }
 
@@ -96,7 +96,7 @@ internal sealed unsafe class Estimating
     {
         var its = chances[level];
         Array.Clear(its);
-        var words = 2 * choosing.Problem.RowWords(level);
+        var words = 2 * step.Problem.RowWords(level);
         var sum = 0.0;
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
@@ -104,10 +104,10 @@ internal sealed unsafe class Estimating
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
             if (deadline.HasPassedAfter(words))
                 return 0;
-            if (!choosing.Choose(level, option, state, next))
+            if (!step.Choose(level, option, state, next))
                 continue;
-            double weight = choosing.Problem.Levels[level].Options[option].Ways;
-            for (var later = level + 1; later < choosing.Problem.Levels.Count; later++)
+            double weight = step.Problem.Levels[level].Options[option].Ways;
+            for (var later = level + 1; later < step.Problem.Levels.Count; later++)
             {
                 var left = 0;
                 for (var laterWord = first[later]; laterWord < first[later + 1]; laterWord++)

@@ -115,9 +115,9 @@ internal sealed unsafe class OptionCounts<T>
             frontier.Count < StatesAtATime ? 1 : Environment.ProcessorCount,
             _ =>
             {
-                using var choosing = new Choosing(problem);
+                using var step = new StateStep(problem);
                 var own = Zero(problem);
-                var tail = new TailOptionCounts<T>(choosing, columns, own, limit);
+                var tail = new TailOptionCounts<T>(step, columns, own, limit);
                 while (!tail.IsStopped)
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;

@@ -1,7 +1,6 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
-using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Core.Engine.Counting;
 
@@ -16,7 +15,7 @@ internal sealed unsafe class PairCounter
     /// <summary>Planes times words that fit on the stack without a thought.</summary>
     private const int MostOnStack = 256;
 
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly uint[] ways;
     private readonly BitPlanes planes;
     private readonly int level;
@@ -24,11 +23,11 @@ internal sealed unsafe class PairCounter
     private readonly int lastWords;
     private readonly int stride;
 
-    public PairCounter(Choosing choosing)
+    public PairCounter(StateStep step)
     {
-        this.choosing = choosing;
-        var levels = choosing.Problem.Levels;
-        var first = choosing.Problem.Layout.First;
+        this.step = step;
+        var levels = step.Problem.Levels;
+        var first = step.Problem.Layout.First;
         level = levels.Count - 2;
         planes = new([.. levels[^1].Options.Select(option => (uint)option.Ways)]);
         lastWords = first[^1] - first[^2];
@@ -39,13 +38,13 @@ internal sealed unsafe class PairCounter
         }
         ways = [.. levels[level].Options.Select(option => (uint)option.Ways)];
         words = first[^2] - first[^3];
-        stride = choosing.Problem.RowWords(level);
+        stride = step.Problem.RowWords(level);
     }
 
     /// <summary>Pairs of an option of one set and an option of the other that do not conflict.</summary>
     /// <param name="ones">What is left of the second-last level.</param>
     /// <param name="others">What is left of the last level.</param>
-    public Pair Count(ulong* ones, ulong* others) =>
+    public Count64 Count(ulong* ones, ulong* others) =>
         lastWords == 2 && planes.PerWord <= 1 ? CountTwoWords(ones, others)
         : planes.PerWord == 0 && words == 1 && lastWords == 1 ? CountWord(ones[0], others[0])
         : planes.PerWord == 0 ? CountOnce(ones, others)
@@ -53,7 +52,7 @@ internal sealed unsafe class PairCounter
         : CountWidely(ones, others);
 
     /// <summary>Options left of the last level.</summary>
-    public Pair CountLast(ulong* left)
+    public Count64 CountLast(ulong* left)
     {
         ulong timetables = 0;
         ulong shapes = 0;
@@ -66,11 +65,11 @@ internal sealed unsafe class PairCounter
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountWord(ulong ones, ulong others)
+    private Count64 CountWord(ulong ones, ulong others)
     {
         ulong timetables = 0;
         ulong shapes = 0;
-        var row = choosing.Row(level, 0);
+        var row = step.Row(level, 0);
         ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (; ones != 0; ones &= ones - 1)
         {
@@ -83,7 +82,7 @@ internal sealed unsafe class PairCounter
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountTwoWords(ulong* ones, ulong* others)
+    private Count64 CountTwoWords(ulong* ones, ulong* others)
     {
         ulong timetables = 0;
         ulong shapes = 0;
@@ -92,7 +91,7 @@ internal sealed unsafe class PairCounter
         ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (var word = 0; word < words; word++)
         {
-            var row = choosing.Row(level, word * 64);
+            var row = step.Row(level, word * 64);
             for (var bits = ones[word]; bits != 0; bits &= bits - 1)
             {
                 var option = BitOperations.TrailingZeroCount(bits);
@@ -107,14 +106,14 @@ internal sealed unsafe class PairCounter
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountOnce(ulong* ones, ulong* others)
+    private Count64 CountOnce(ulong* ones, ulong* others)
     {
         ulong timetables = 0;
         ulong shapes = 0;
         ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (var word = 0; word < words; word++)
         {
-            var row = choosing.Row(level, word * 64);
+            var row = step.Row(level, word * 64);
             for (var bits = ones[word]; bits != 0; bits &= bits - 1)
             {
                 var option = BitOperations.TrailingZeroCount(bits);
@@ -130,7 +129,7 @@ internal sealed unsafe class PairCounter
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountWeighed(ulong* ones, ulong* others)
+    private Count64 CountWeighed(ulong* ones, ulong* others)
     {
         ulong timetables = 0;
         ulong shapes = 0;
@@ -143,7 +142,7 @@ internal sealed unsafe class PairCounter
         ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         for (var word = 0; word < words; word++)
         {
-            var row = choosing.Row(level, word * 64);
+            var row = step.Row(level, word * 64);
             for (var bits = ones[word]; bits != 0; bits &= bits - 1)
             {
                 var option = BitOperations.TrailingZeroCount(bits);
@@ -165,7 +164,7 @@ internal sealed unsafe class PairCounter
     }
 
     /// <summary>As <see cref="CountWeighed"/>, for levels so wide that memory is the bound anyway.</summary>
-    private Pair CountWidely(ulong* ones, ulong* others)
+    private Count64 CountWidely(ulong* ones, ulong* others)
     {
         ulong timetables = 0;
         ulong shapes = 0;
@@ -173,7 +172,7 @@ internal sealed unsafe class PairCounter
         for (var bits = ones[word]; bits != 0; bits &= bits - 1)
         {
             var option = word * 64 + BitOperations.TrailingZeroCount(bits);
-            var its = choosing.Row(level, option);
+            var its = step.Row(level, option);
             ulong weight = 0;
             for (var lastWord = 0; lastWord < lastWords; lastWord++)
             {

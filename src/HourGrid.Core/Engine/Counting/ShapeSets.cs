@@ -10,16 +10,16 @@ namespace HourGrid.Core.Engine.Counting;
 /// </summary>
 /// <remarks>
 /// A search over sets of states, as an automaton is made deterministic: the states of a set differ in what is left of
-/// the lanes, and in the options that stood beside one choice and not beside another. Rare, so it is plain and not fast.
+/// the sums, and in the options that stood beside one choice and not beside another. Rare, so it is plain and not fast.
 /// </remarks>
 internal sealed unsafe class ShapeSets
 {
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly Deadline deadline;
 
-    private ShapeSets(Choosing choosing, WorkLimit limit)
+    private ShapeSets(StateStep step, WorkLimit limit)
     {
-        this.choosing = choosing;
+        this.step = step;
         deadline = new(limit);
     }
 
@@ -28,14 +28,14 @@ internal sealed unsafe class ShapeSets
     {
         if (root.IsDead)
             return 0;
-        using var choosing = new Choosing(problem);
-        var all = new ShapeSets(choosing, limit).Below(0, [root.State]);
+        using var step = new StateStep(problem);
+        var all = new ShapeSets(step, limit).Below(0, [root.State]);
         return root.HoldsNothing && all > 0 ? all - 1 : all;
     }
 
     private UInt128 Below(int level, List<ulong[]> states)
     {
-        if (level == choosing.Problem.Levels.Count)
+        if (level == step.Problem.Levels.Count)
             return 1;
         UInt128 count = 0;
         foreach (var options in OptionsByShape(level, states))
@@ -51,17 +51,17 @@ internal sealed unsafe class ShapeSets
 
     private IEnumerable<IGrouping<int, int>> OptionsByShape(int level, List<ulong[]> states)
     {
-        var first = choosing.Problem.Layout.First;
+        var first = step.Problem.Layout.First;
         var left = new List<int>();
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = states.Aggregate(0UL, (any, state) => any | state[word]); bits != 0; bits &= bits - 1)
             left.Add(((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits));
-        return left.GroupBy(option => choosing.Problem.Levels[level].Options[option].Shape);
+        return left.GroupBy(option => step.Problem.Levels[level].Options[option].Shape);
     }
 
     private List<ulong[]> Next(int level, List<ulong[]> states, IEnumerable<int> options)
     {
-        var word = choosing.Problem.Layout.First[level];
+        var word = step.Problem.Layout.First[level];
         var found = new List<ulong[]>();
         foreach (var option in options)
         foreach (var state in states)
@@ -71,13 +71,13 @@ internal sealed unsafe class ShapeSets
                 return [];
             if ((state[word + option / 64] >> option & 1) == 0)
                 continue;
-            var next = new ulong[choosing.Problem.Layout.WordCount + 1];
+            var next = new ulong[step.Problem.Layout.WordCount + 1];
             fixed (ulong* from = state)
             fixed (ulong* to = next)
             {
-                if (!choosing.Choose(level, option, from, to))
+                if (!step.Choose(level, option, from, to))
                     continue;
-                choosing.Normalize(level + 1, to);
+                step.Normalize(level + 1, to);
             }
             if (!found.Exists(other => other.SequenceEqual(next)))
                 found.Add(next);

@@ -53,7 +53,7 @@ internal sealed unsafe class StateLayer
     public int Count { get; private set; }
 
     /// <summary>The tally of completions of each state, once counted.</summary>
-    public Tally[] Below { get; private set; } = [];
+    public Count128[] Below { get; private set; } = [];
 
     /// <summary>The choices of the states, one state after the other; none in the last layer.</summary>
     public Choices Choices { get; } = new();
@@ -168,13 +168,13 @@ internal sealed unsafe class StateLayer
         PinnedWords.Return(states);
         PinnedWords.Return(slots);
         (states, slots) = ([], []);
-        ArrayPool<Tally>.Shared.Return(Below);
+        ArrayPool<Count128>.Shared.Return(Below);
         Below = [];
         Choices.Release();
     }
 
     /// <summary>Makes room for the completions of every state.</summary>
-    public void PrepareBelow() => Below = ArrayPool<Tally>.Shared.Rent(Count);
+    public void PrepareBelow() => Below = ArrayPool<Count128>.Shared.Rent(Count);
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private void Grow(int written)

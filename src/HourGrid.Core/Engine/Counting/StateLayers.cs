@@ -33,24 +33,24 @@ internal sealed unsafe class StateLayers
     private readonly List<StateLayer> layers = [];
     private readonly List<int> rootStates = [];
 
-    /// <param name="choosing">The problem, for one thread.</param>
+    /// <param name="step">The problem, for one thread.</param>
     /// <param name="roots">Where to start, none of them dead; their counts share whatever they have in common.</param>
     /// <param name="levelsBelow">How many levels at least are left to the search below the frontier.</param>
     /// <param name="limit">Past it, no further layer is begun.</param>
-    public StateLayers(Choosing choosing, IReadOnlyList<Root> roots, int levelsBelow, WorkLimit limit)
+    public StateLayers(StateStep step, IReadOnlyList<Root> roots, int levelsBelow, WorkLimit limit)
     {
-        Choosing = choosing;
+        StateStep = step;
         var first = NewLayer(0, roots.Count);
         foreach (var root in roots)
         {
             root.State.AsSpan().CopyTo(new Span<ulong>(first.Room(), root.State.Length));
-            choosing.Normalize(0, first.Room());
+            step.Normalize(0, first.Room());
             rootStates.Add(first.Keep());
         }
         layers.Add(first);
         while (
             !limit.IsOver()
-            && choosing.Problem.Levels.Count - levelsBelow - Frontier.Level is var left and > 0
+            && step.Problem.Levels.Count - levelsBelow - Frontier.Level is var left and > 0
             && (left > 1 || IsWorthAnother)
             && ChoicesAhead(Frontier) is var ahead and <= MostChoices
             && Next(Frontier, (int)ahead, limit) is { } next
@@ -59,7 +59,7 @@ internal sealed unsafe class StateLayers
     }
 
     /// <summary>What comes of a root, once counted.</summary>
-    public Tally BelowRoot(int root) => layers[0].Below[rootStates[root]];
+    public Count128 BelowRoot(int root) => layers[0].Below[rootStates[root]];
 
     /// <summary>The layers, the roots' first.</summary>
     public IReadOnlyList<StateLayer> Layers => layers;
@@ -67,7 +67,7 @@ internal sealed unsafe class StateLayers
     /// <summary>The last layer.</summary>
     public StateLayer Frontier => layers[^1];
 
-    public Choosing Choosing { get; }
+    public StateStep StateStep { get; }
 
     /// <summary>
     /// How long it takes about to go over every choice once. What is found below the frontier is of no use without it, so
@@ -84,8 +84,8 @@ internal sealed unsafe class StateLayers
         {
             var layer = layers[l];
             var below = layers[l + 1].Below;
-            uint[] ways = [.. Choosing.Problem.Levels[layer.Level].Options.Select(option => (uint)option.Ways)];
-            var fits64 = Choosing.Fits64(layer.Level);
+            uint[] ways = [.. StateStep.Problem.Levels[layer.Level].Options.Select(option => (uint)option.Ways)];
+            var fits64 = StateStep.Fits64(layer.Level);
             layer.PrepareBelow();
             for (var state = 0; state < layer.Count; state++)
             {
@@ -97,7 +97,7 @@ internal sealed unsafe class StateLayers
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private static Tally Sum64(ReadOnlySpan<int> options, ReadOnlySpan<int> next, Tally[] below, uint[] ways)
+    private static Count128 Sum64(ReadOnlySpan<int> options, ReadOnlySpan<int> next, Count128[] below, uint[] ways)
     {
         ulong timetables = 0;
         ulong shapes = 0;
@@ -110,9 +110,9 @@ internal sealed unsafe class StateLayers
         return new(timetables, shapes);
     }
 
-    private static Tally Sum(ReadOnlySpan<int> options, ReadOnlySpan<int> next, Tally[] below, uint[] ways)
+    private static Count128 Sum(ReadOnlySpan<int> options, ReadOnlySpan<int> next, Count128[] below, uint[] ways)
     {
-        var sum = Tally.None;
+        var sum = Count128.None;
         for (var choice = 0; choice < options.Length; choice++)
             sum += below[next[choice]].Times(ways[options[choice]]);
         return sum;
@@ -123,7 +123,7 @@ internal sealed unsafe class StateLayers
     {
         foreach (var layer in layers)
             layer.Release();
-        Choosing.Dispose();
+        StateStep.Dispose();
     }
 
     /// <summary>
@@ -137,7 +137,7 @@ internal sealed unsafe class StateLayers
 
     private StateLayer NewLayer(int level, int expected)
     {
-        var layout = Choosing.Problem.Layout;
+        var layout = StateStep.Problem.Layout;
         return new(level, layout.First[level], layout.WordCount, MostWords, expected);
     }
 
@@ -145,7 +145,7 @@ internal sealed unsafe class StateLayers
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private long ChoicesAhead(StateLayer layer)
     {
-        var first = Choosing.Problem.Layout.First;
+        var first = StateStep.Problem.Layout.First;
         var count = 0L;
         for (var number = 0; number < layer.Count; number++)
         for (var word = first[layer.Level]; word < first[layer.Level + 1]; word++)
@@ -157,18 +157,18 @@ internal sealed unsafe class StateLayers
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private StateLayer? Next(StateLayer layer, int ahead, WorkLimit limit)
     {
-        var choosing = Choosing;
+        var step = StateStep;
         var level = layer.Level;
         // The deeper the layer, the more choices lead to each of its states.
         var next = NewLayer(level + 1, (int)(ahead * Math.Min(MostDistinct, Distinct)));
         var choices = layer.Choices;
         choices.Reserve(ahead, layer.Count);
-        var first = choosing.Problem.Layout.First;
+        var first = step.Problem.Layout.First;
         var (from, to) = (first[level], first[level + 1]);
         Span<int> options = stackalloc int[StateLayer.AtATime];
         Span<int> reached = stackalloc int[StateLayer.AtATime];
         var deadline = new Deadline(limit);
-        var words = choosing.Problem.RowWords(level);
+        var words = step.Problem.RowWords(level);
         for (var number = 0; number < layer.Count; number++)
         {
             choices.Begin();
@@ -189,9 +189,9 @@ internal sealed unsafe class StateLayers
                 {
                     var option = ((word - from) << 6) + BitOperations.TrailingZeroCount(bits);
                     var room = next.Room(written);
-                    if (!choosing.Choose(level, option, state, room))
+                    if (!step.Choose(level, option, state, room))
                         continue;
-                    choosing.Normalize(level + 1, room);
+                    step.Normalize(level + 1, room);
                     options[written++] = option;
                 }
             }

@@ -7,7 +7,7 @@ namespace HourGrid.Core.Engine.Counting;
 /// <summary>In how many completions of a state each option stands. For one thread.</summary>
 /// <remarks>
 /// Where no rule can be broken any more, the last two levels are counted as sets in both directions: for each option of
-/// one level, the options of the other that its row, or its column, leaves. Where only lanes can be broken, so are the
+/// one level, the options of the other that its row, or its column, leaves. Where only sums can be broken, so are the
 /// options that take the same off them.
 /// </remarks>
 internal sealed unsafe class TailOptionCounts<T>
@@ -16,7 +16,7 @@ internal sealed unsafe class TailOptionCounts<T>
     /// <summary>What a state takes beside its options, as so many words.</summary>
     private const int WorkOfState = 128;
 
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly T[][] counts;
     private readonly Deadline deadline;
     private readonly int[] first;
@@ -31,32 +31,32 @@ internal sealed unsafe class TailOptionCounts<T>
     private readonly int stride;
 
     // Of the last two levels, and a state of their open options.
-    private readonly Takings ones;
-    private readonly Takings others;
+    private readonly OptionsByAmount ones;
+    private readonly OptionsByAmount others;
     private readonly ulong[] open;
 
     // By level, words looked at to choose each of its options; and those of counting the last two as a set.
     private readonly long[] workOf;
     private readonly long workOfPairs;
 
-    /// <param name="choosing">The problem.</param>
+    /// <param name="step">The problem.</param>
     /// <param name="columns">Its <see cref="TurnedRows"/>; none where it has fewer than two levels.</param>
     /// <param name="counts">By level and option, what is added to.</param>
     /// <param name="limit">How long it may take.</param>
-    public TailOptionCounts(Choosing choosing, ulong[] columns, T[][] counts, WorkLimit limit)
+    public TailOptionCounts(StateStep step, ulong[] columns, T[][] counts, WorkLimit limit)
     {
-        this.choosing = choosing;
+        this.step = step;
         this.counts = counts;
         deadline = new(limit);
-        var problem = choosing.Problem;
+        var problem = step.Problem;
         first = problem.Layout.First;
         levels = problem.Levels.Count;
         ways = [.. problem.Levels.Select(level => level.Options.Select(option => (ulong)option.Ways).ToArray())];
         planes = [.. ways.Select(level => new BitPlanes([.. level.Select(way => (uint)way)]))];
         columnWords = levels < 2 ? 0 : first[levels - 1] - first[levels - 2];
         this.columns = columns;
-        ones = new(choosing, Math.Max(0, levels - 2));
-        others = new(choosing, levels - 1);
+        ones = new(step, Math.Max(0, levels - 2));
+        others = new(step, levels - 1);
         open = GC.AllocateArray<ulong>(problem.Layout.WordCount + 1, pinned: true);
         workOf = [.. Enumerable.Range(0, levels).Select(level => problem.WordsOfLevel(level) + WorkOfState)];
         if (levels < 2)
@@ -77,21 +77,21 @@ internal sealed unsafe class TailOptionCounts<T>
     /// <returns>The completions of the state.</returns>
     public T Count(int level, ulong* state, T weight)
     {
-        if (level == levels - 2 && choosing.IsFree(level, state))
+        if (level == levels - 2 && step.IsFree(level, state))
             return CountFreePairs(state, weight);
-        if (level == levels - 2 && ones.AreFew && choosing.WitnessesOutlast(level, state))
+        if (level == levels - 2 && ones.AreFew && step.WitnessesOutlast(level, state))
             return CountByTaking(state, weight);
         if (level == levels)
             return T.One;
         if (deadline.HasPassedAfter(workOf[level]))
             return T.Zero;
         var sum = T.Zero;
-        var next = choosing.Scratch(level + 1);
+        var next = step.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1] && !IsStopped; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            if (!choosing.Choose(level, option, state, next))
+            if (!step.Choose(level, option, state, next))
                 continue;
             var itsWays = T.CreateTruncating(ways[level][option]);
             var below = Count(level + 1, next, weight * itsWays) * itsWays;
@@ -113,10 +113,7 @@ internal sealed unsafe class TailOptionCounts<T>
         var left = Pinned.Pointer(open);
         for (var group = 0; group < ones.Count; group++)
         {
-            if (
-                !ones.Open(group, state, left)
-                || !choosing.TakeFromLanes(levels - 2, ones.OptionOf(group), state, left)
-            )
+            if (!ones.Open(group, state, left) || !step.TakeFromLanes(levels - 2, ones.OptionOf(group), state, left))
                 continue;
             for (var word = from; word < to; word++)
                 left[word] = state[word];
@@ -134,7 +131,7 @@ internal sealed unsafe class TailOptionCounts<T>
     {
         var (ones, others) = (state[first[levels - 2]], state[first[levels - 1]]);
         var (itsOnes, itsOthers) = (counts[levels - 2], counts[levels - 1]);
-        var row = choosing.Row(levels - 2, 0);
+        var row = step.Row(levels - 2, 0);
         var column = Pinned.Pointer(columns);
         var sum = 0UL;
         for (var bits = ones; bits != 0; bits &= bits - 1)
@@ -162,7 +159,7 @@ internal sealed unsafe class TailOptionCounts<T>
         var (itsOnes, itsOthers) = (counts[levels - 2], counts[levels - 1]);
         var (waysOnes, waysOthers) = (ways[levels - 2], ways[levels - 1]);
         var (planesOnes, planesOthers) = (planes[levels - 2], planes[levels - 1]);
-        var row = choosing.Row(levels - 2, 0);
+        var row = step.Row(levels - 2, 0);
         var sum = 0UL;
         for (var word = 0; word < columnWords; word++)
         for (var bits = from[word]; bits != 0; bits &= bits - 1)

@@ -12,14 +12,14 @@ internal sealed unsafe class TimetableCount : IDisposable
     private const int StatesAtATime = 16;
 
     private readonly Problem problem;
-    private readonly Tally[] totals;
+    private readonly Count128[] totals;
 
     private TimetableCount(Problem problem, IReadOnlyList<Root> roots, StateLayers? layers)
     {
         this.problem = problem;
         Roots = roots;
         Layers = layers;
-        totals = new Tally[roots.Count];
+        totals = new Count128[roots.Count];
     }
 
     public IReadOnlyList<Root> Roots { get; }
@@ -28,10 +28,10 @@ internal sealed unsafe class TimetableCount : IDisposable
     public StateLayers? Layers { get; }
 
     /// <summary>Timetables and week shapes of the first root; fewer than there are unless <see cref="IsExact"/>.</summary>
-    public Tally Total => totals[0];
+    public Count128 Total => totals[0];
 
     /// <summary>The same for each root.</summary>
-    public IReadOnlyList<Tally> Totals => totals;
+    public IReadOnlyList<Count128> Totals => totals;
 
     public bool IsExact { get; private set; } = true;
 
@@ -48,7 +48,7 @@ internal sealed unsafe class TimetableCount : IDisposable
         var count = new TimetableCount(
             problem,
             roots,
-            new StateLayers(new Choosing(problem), alive, levelsBelow, limit)
+            new StateLayers(new StateStep(problem), alive, levelsBelow, limit)
         );
         if (limit.IsOver())
             count.IsExact = false;
@@ -72,8 +72,8 @@ internal sealed unsafe class TimetableCount : IDisposable
             frontier.Count < WorthSharing ? 1 : Environment.ProcessorCount,
             worker =>
             {
-                using var own = worker == 0 ? null : new Choosing(problem);
-                var counter = new CompletionCounter(own ?? Layers.Choosing, below);
+                using var own = worker == 0 ? null : new StateStep(problem);
+                var counter = new CompletionCounter(own ?? Layers.StateStep, below);
                 while (!counter.IsStopped && !below.IsOver())
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;

@@ -11,7 +11,7 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class TripleCounter
 {
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly PairCounter pairs;
     private readonly BitPlanes planes;
     private readonly uint[] ways;
@@ -21,15 +21,15 @@ internal sealed unsafe class TripleCounter
     private readonly bool isNarrow;
     private readonly bool lastIsTwoWords;
 
-    /// <param name="choosing">A problem of three levels at least.</param>
+    /// <param name="step">A problem of three levels at least.</param>
     /// <param name="pairs">Counts its pairs.</param>
-    public TripleCounter(Choosing choosing, PairCounter pairs)
+    public TripleCounter(StateStep step, PairCounter pairs)
     {
-        this.choosing = choosing;
+        this.step = step;
         this.pairs = pairs;
-        var levels = choosing.Problem.Levels;
+        var levels = step.Problem.Levels;
         level = levels.Count - 3;
-        first = choosing.Problem.Layout.First;
+        first = step.Problem.Layout.First;
         ways = [.. levels[^3].Options.Select(option => (uint)option.Ways)];
         pairWays = [.. levels[^2].Options.Select(option => (uint)option.Ways)];
         planes = new([.. levels[^1].Options.Select(option => (uint)option.Ways)]);
@@ -38,21 +38,21 @@ internal sealed unsafe class TripleCounter
     }
 
     /// <summary>Triples, from a state in which all but the last three levels have chosen.</summary>
-    public Pair Count(ulong* state) =>
+    public Count64 Count(ulong* state) =>
         isNarrow ? CountWords(state + first[level])
         : lastIsTwoWords ? CountTwoWords(state)
         : CountWide(state);
 
     /// <param name="left">What is left of each of the three, a word each.</param>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountWords(ulong* left)
+    private Count64 CountWords(ulong* left)
     {
         ulong timetables = 0;
         ulong shapes = 0;
-        var rows = choosing.Row(level, 0);
-        var stride = choosing.Problem.RowWords(level);
-        var pairRows = choosing.Row(level + 1, 0);
-        var pairStride = choosing.Problem.RowWords(level + 1);
+        var rows = step.Row(level, 0);
+        var stride = step.Problem.RowWords(level);
+        var pairRows = step.Row(level + 1, 0);
+        var pairStride = step.Problem.RowWords(level + 1);
         // Invariant: options come from the bits of a state, so they lie within the arrays of their level.
         ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         ref var pairWay = ref MemoryMarshal.GetArrayDataReference(pairWays);
@@ -91,22 +91,22 @@ internal sealed unsafe class TripleCounter
 
     /// <summary>Where the last level is two words, and each of its options has one bundle.</summary>
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountTwoWords(ulong* state)
+    private Count64 CountTwoWords(ulong* state)
     {
         ulong timetables = 0;
         ulong shapes = 0;
         var pairWords = first[^2] - first[^3];
         var pairs = state + first[^3];
         var (last0, last1) = (pairs[pairWords], pairs[pairWords + 1]);
-        var pairRows = choosing.Row(level + 1, 0);
-        var pairStride = choosing.Problem.RowWords(level + 1);
+        var pairRows = step.Row(level + 1, 0);
+        var pairStride = step.Problem.RowWords(level + 1);
         ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
         ref var pairWay = ref MemoryMarshal.GetArrayDataReference(pairWays);
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            var row = choosing.Row(level, option);
+            var row = step.Row(level, option);
             var (others0, others1) = (last0 & row[pairWords], last1 & row[pairWords + 1]);
             if ((others0 | others1) == 0)
                 continue;
@@ -128,16 +128,16 @@ internal sealed unsafe class TripleCounter
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Pair CountWide(ulong* state)
+    private Count64 CountWide(ulong* state)
     {
         ulong timetables = 0;
         ulong shapes = 0;
-        var next = choosing.Scratch(level + 1);
+        var next = step.Scratch(level + 1);
         for (var word = first[level]; word < first[level + 1]; word++)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            var row = choosing.Row(level, option) - first[level + 1];
+            var row = step.Row(level, option) - first[level + 1];
             var any = 0UL;
             for (var later = first[level + 1]; later < first[level + 2]; later++)
                 any |= next[later] = state[later] & row[later];

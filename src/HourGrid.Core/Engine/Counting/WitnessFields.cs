@@ -17,7 +17,7 @@ internal readonly unsafe struct WitnessFields
     public WitnessFields(StateLayout layout)
     {
         (lows, spares) = (layout.Lows, layout.Spares);
-        wide = [.. layout.Wide.Select(rule => (rule.From - layout.First[^1], rule.Words))];
+        wide = [.. layout.Wide.Select(set => (set.From - layout.First[^1], set.Words))];
     }
 
     /// <summary>Whether a mask leaves every rule a witness.</summary>
@@ -55,7 +55,7 @@ internal readonly unsafe struct WitnessFields
         for (var word = 0; word < lows.Length; word++)
         {
             var safe = (((witnesses[word] & outlast[word]) | spares[word]) - lows[word]) & spares[word];
-            var fields = Fields.Below(safe, spares[word], lows[word]);
+            var fields = BitFields.Below(safe, spares[word], lows[word]);
             witnesses[word] = (witnesses[word] & ~fields) | (outlast[word] & fields);
         }
     }

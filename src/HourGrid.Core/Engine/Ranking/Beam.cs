@@ -11,10 +11,10 @@ namespace HourGrid.Core.Engine.Ranking;
 internal sealed unsafe class Beam
 {
     private readonly RankedProblem ranked;
-    private readonly Choosing choosing;
-    private readonly Ceiling ceiling;
+    private readonly StateStep step;
+    private readonly CostCeiling ceiling;
     private readonly LeafMeasures leaf;
-    private readonly Partial whole;
+    private readonly PartialMeasures whole;
     private readonly int width;
     private readonly int levels;
 
@@ -29,10 +29,10 @@ internal sealed unsafe class Beam
     private Nodes nodes;
     private Nodes next;
 
-    private Beam(RankedProblem ranked, Choosing choosing, Root root, Ceiling ceiling, int width)
+    private Beam(RankedProblem ranked, StateStep step, Root root, CostCeiling ceiling, int width)
     {
         this.ranked = ranked;
-        this.choosing = choosing;
+        this.step = step;
         this.ceiling = ceiling;
         this.width = width;
         levels = ranked.Problem.Levels.Count;
@@ -47,7 +47,7 @@ internal sealed unsafe class Beam
 
     /// <summary>Finds good timetables.</summary>
     /// <param name="ranked">What is ranked.</param>
-    /// <param name="choosing">Knows its rows.</param>
+    /// <param name="step">Knows its rows.</param>
     /// <param name="root">The root.</param>
     /// <param name="ceiling">Takes what is found.</param>
     /// <param name="width">How many go on at each level.</param>
@@ -55,14 +55,14 @@ internal sealed unsafe class Beam
     /// <returns>Whether nothing had to be left out for the width.</returns>
     public static bool Find(
         RankedProblem ranked,
-        Choosing choosing,
+        StateStep step,
         Root root,
-        Ceiling ceiling,
+        CostCeiling ceiling,
         int width,
         WorkLimit limit
     )
     {
-        var beam = new Beam(ranked, choosing, root, ceiling, width);
+        var beam = new Beam(ranked, step, root, ceiling, width);
         for (var level = 0; level < beam.levels && beam.nodes.Count > 0 && !limit.IsOver(); level++)
             beam.Narrow(level, limit);
         return beam.isWhole;
@@ -111,10 +111,10 @@ internal sealed unsafe class Beam
         {
             var count = from.CostsWith(ranked.Levels[level], state, nodes.Costs[node], bound, its);
             foreach (var one in its.AsSpan(0, count))
-                if (choosing.Choose(level, Partial.OptionOf(one), state, choosing.Scratch(level + 1)))
+                if (step.Choose(level, PartialMeasures.OptionOf(one), state, step.Scratch(level + 1)))
                 {
-                    costs.Add(Partial.CostOf(one));
-                    open.Add((node, Partial.OptionOf(one)));
+                    costs.Add(PartialMeasures.CostOf(one));
+                    open.Add((node, PartialMeasures.OptionOf(one)));
                 }
         }
     }
@@ -126,7 +126,7 @@ internal sealed unsafe class Beam
             ulong* from = nodes.StateOf(node),
                 state = next.StateOf(to)
         )
-            choosing.Choose(level, option, from, state);
+            step.Choose(level, option, from, state);
         next.Partials[to].Become(nodes.Partials[node], ranked.Levels[level], option);
         var chosen = next.ChosenOf(to);
         nodes.ChosenOf(node).CopyTo(chosen);
@@ -142,7 +142,7 @@ internal sealed unsafe class Beam
         int[] chosen = [.. nodes.ChosenOf(node)];
         chosen[level] = option;
         leaf.Measure(chosen);
-        ceiling.Add(new Ceiling.Found(chosen, whole.Cost(leaf)));
+        ceiling.Add(new CostCeiling.Found(chosen, whole.Cost(leaf)));
     }
 
     /// <summary>The nodes of one level, written over by those of the level after the next.</summary>
@@ -156,7 +156,7 @@ internal sealed unsafe class Beam
 
         public ulong[] States { get; } = new ulong[width * (ranked.Problem.Layout.WordCount + 1)];
 
-        public Partial[] Partials { get; } = ranked.NewPartials(width);
+        public PartialMeasures[] Partials { get; } = ranked.NewPartials(width);
 
         public long[] Costs { get; } = new long[width];
 

@@ -24,12 +24,12 @@ internal sealed unsafe class BestSearch
     private const int WorkOfNode = 64;
 
     private readonly RankedProblem ranked;
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly BestList best;
     private readonly Deadline deadline;
     private readonly BundlePicker picker;
     private readonly LeafMeasures leaf;
-    private readonly Partial[] partials;
+    private readonly PartialMeasures[] partials;
     private readonly PairsAhead? ahead;
 
     // By level: costs of the options that are open, each with its option in the low bits.
@@ -40,23 +40,16 @@ internal sealed unsafe class BestSearch
     // By level, words looked at to choose one of its options and to list those of the next.
     private readonly int[] workOf;
 
-    public BestSearch(
-        RankedProblem ranked,
-        Choosing choosing,
-        Root root,
-        BestList best,
-        bool byShape,
-        WorkLimit limit
-    )
+    public BestSearch(RankedProblem ranked, StateStep step, Root root, BestList best, bool byShape, WorkLimit limit)
     {
         this.ranked = ranked;
-        this.choosing = choosing;
+        this.step = step;
         this.best = best;
         deadline = new(limit);
         levels = ranked.Problem.Levels.Count;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
         partials = ranked.NewPartials(levels + 1);
-        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, choosing, deadline) : null;
+        ahead = levels >= PairsAhead.LevelsLeft ? new PairsAhead(ranked, step, deadline) : null;
         open = [.. ranked.Options.Select(level => new long[level.Length])];
         chosen = new int[levels];
         workOf =
@@ -79,12 +72,12 @@ internal sealed unsafe class BestSearch
     /// <param name="cost">A cost that nothing beats that comes of them.</param>
     public void SearchBelow(Root root, int[] options, long cost)
     {
-        var state = choosing.Scratch(0);
+        var state = step.Scratch(0);
         root.State.CopyTo(new Span<ulong>(state, root.State.Length));
         for (var level = 0; level < options.Length; level++)
         {
-            var next = choosing.Scratch(level + 1);
-            choosing.Choose(level, options[level], state, next);
+            var next = step.Scratch(level + 1);
+            step.Choose(level, options[level], state, next);
             chosen[level] = options[level];
             partials[level + 1].Become(partials[level], ranked.Levels[level], options[level]);
             state = next;
@@ -105,11 +98,11 @@ internal sealed unsafe class BestSearch
             ranked.Levels[level].Sort(its.AsSpan(0, count));
         for (var i = 0; i < count && !deadline.HasPassedAfter(workOf[level]); i++)
         {
-            var (cost, option) = (Partial.CostOf(its[i]), Partial.OptionOf(its[i]));
+            var (cost, option) = (PartialMeasures.CostOf(its[i]), PartialMeasures.OptionOf(its[i]));
             if (cost > best.Threshold)
                 continue;
-            var next = choosing.Scratch(level + 1);
-            if (!choosing.Choose(level, option, state, next))
+            var next = step.Scratch(level + 1);
+            if (!step.Choose(level, option, state, next))
                 continue;
             chosen[level] = option;
             if (cost == best.Threshold && picker.ComesTooLate(chosen, level + 1, next))

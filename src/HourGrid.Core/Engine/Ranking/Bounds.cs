@@ -19,7 +19,7 @@ internal sealed class LevelBounds
     /// <summary>After the last level: nothing is added.</summary>
     public LevelBounds(WeekTables tables)
     {
-        LatestEarliest = OptionTable.NoStart;
+        EarliestStartBound = OptionTable.NoStart;
         MostSpare = Badness.EnoughSeats;
         daysAtLeast =
         [
@@ -32,7 +32,7 @@ internal sealed class LevelBounds
     private LevelBounds(LevelBounds after, WeekTables tables, OptionTable[] options, RankedOption[] ranked)
     {
         MostBusy = after.MostBusy + options.Max(option => option.WeightedBusy);
-        LatestEarliest = Math.Min(after.LatestEarliest, options.Max(option => option.EarliestStart));
+        EarliestStartBound = Math.Min(after.EarliestStartBound, options.Max(option => option.EarliestStart));
         EarliestLatest = Math.Max(after.EarliestLatest, options.Min(option => option.LatestEnd));
         LeastSoft = after.LeastSoft + options.Min(option => option.Soft);
         LeastAway = after.LeastAway + options.Min(option => option.Away);
@@ -48,7 +48,7 @@ internal sealed class LevelBounds
     public int MostBusy { get; }
 
     /// <summary>The earliest start is no later than this.</summary>
-    public int LatestEarliest { get; }
+    public int EarliestStartBound { get; }
 
     /// <summary>The latest end is no earlier than this.</summary>
     public int EarliestLatest { get; }

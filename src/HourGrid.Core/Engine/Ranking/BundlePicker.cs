@@ -10,7 +10,13 @@ namespace HourGrid.Core.Engine.Ranking;
 /// Goes from the options of a whole timetable to its bundles: to all of them that are among the best, or to the best
 /// one of the week shape. Knows the second half of the order, the registration numbers.
 /// </summary>
-internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestList best, bool byShape, Deadline deadline)
+internal sealed unsafe class BundlePicker(
+    RankedProblem ranked,
+    Root root,
+    BestList best,
+    bool byShape,
+    Deadline deadline
+)
 {
     private readonly int[][] parts = new int[ranked.Problem.Levels.Count][];
     private readonly int[] merged = new int[ranked.Problem.Levels.Count];
@@ -245,7 +251,7 @@ internal sealed unsafe class BundlePicker(RankedProblem ranked, Root root, BestL
     private bool KeepsLanes(int[] choice)
     {
         var layout = ranked.Problem.Layout;
-        var lanes = root.State.AsSpan(layout.LanesAt).ToArray();
+        var lanes = root.State.AsSpan(layout.SumsAt).ToArray();
         for (var level = 0; level < choice.Length; level++)
         for (var word = 0; word < lanes.Length; word++)
         {

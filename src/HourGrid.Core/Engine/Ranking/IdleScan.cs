@@ -3,7 +3,6 @@ using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
 using System.Runtime.Intrinsics.X86;
-using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
 

@@ -1,7 +1,6 @@
 using System.Numerics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Ranking;

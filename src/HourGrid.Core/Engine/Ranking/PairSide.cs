@@ -1,5 +1,4 @@
 using System.Runtime.CompilerServices;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Work;
 

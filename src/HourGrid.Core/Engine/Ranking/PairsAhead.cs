@@ -23,7 +23,7 @@ internal sealed unsafe class PairsAhead
 
     private readonly WeekTables tables;
     private readonly WeighedCosts costs;
-    private readonly Choosing choosing;
+    private readonly StateStep step;
     private readonly Deadline deadline;
     private readonly RankedLevel level;
     private readonly PairSide next;
@@ -38,12 +38,12 @@ internal sealed unsafe class PairsAhead
     private readonly int workOfOption;
 
     /// <param name="ranked">What is ranked, of at least three levels.</param>
-    /// <param name="choosing">Knows its rows.</param>
+    /// <param name="step">Knows its rows.</param>
     /// <param name="deadline">Stops it, so that options may be missing from a list.</param>
-    public PairsAhead(RankedProblem ranked, Choosing choosing, Deadline deadline)
+    public PairsAhead(RankedProblem ranked, StateStep step, Deadline deadline)
     {
         (tables, costs) = (ranked.Tables, ranked.Costs);
-        this.choosing = choosing;
+        this.step = step;
         this.deadline = deadline;
         levelNumber = ranked.Levels.Length - LevelsLeft;
         level = ranked.Levels[levelNumber];
@@ -54,7 +54,7 @@ internal sealed unsafe class PairsAhead
     }
 
     /// <summary>
-    /// As <see cref="Partial.CostsWith"/> for the first of these levels, without the options that no pair of the last two
+    /// As <see cref="PartialMeasures.CostsWith"/> for the first of these levels, without the options that no pair of the last two
     /// completes to something that is wanted.
     /// </summary>
     /// <param name="node">What is chosen before these levels.</param>
@@ -63,7 +63,7 @@ internal sealed unsafe class PairsAhead
     /// <param name="wanted">Costs above are of no use.</param>
     /// <param name="into">Takes the costs, each with its option in the low bits.</param>
     /// <returns>How many there are.</returns>
-    public int CostsWith(Partial node, ulong* state, long cost, long wanted, long[] into)
+    public int CostsWith(PartialMeasures node, ulong* state, long cost, long wanted, long[] into)
     {
         var lanes = node.Lanes.First;
         var room = Pinned.FirstVector(owner);
@@ -73,11 +73,11 @@ internal sealed unsafe class PairsAhead
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private int CostsWith<T>(T lanes, Partial node, ulong* state, long cost, long wanted, long[] into)
+    private int CostsWith<T>(T lanes, PartialMeasures node, ulong* state, long cost, long wanted, long[] into)
         where T : struct, ILanes<T>
     {
         var (level, after, costs) = (this.level, this.level.After, this.costs);
-        var left = choosing.Scratch(levelNumber + 1);
+        var left = step.Scratch(levelNumber + 1);
         IdleScan.Cut(lanes, level, state, node.MostIdleWith(level, cost, wanted));
         var measured = costs.HasMoves || costs.HasRest;
         var counted = node.CountedWith(after, level.Options);
@@ -88,7 +88,7 @@ internal sealed unsafe class PairsAhead
             var number = from + BitOperations.TrailingZeroCount(bits);
             if (deadline.HasPassedAfter(workOfOption))
                 return count;
-            if (!choosing.Choose(levelNumber, number, state, left))
+            if (!step.Choose(levelNumber, number, state, left))
                 continue;
             var option = level.Options + number * lanes.Width;
             var days = node.Days | ((OptionHead*)option)->Days;
@@ -105,7 +105,7 @@ internal sealed unsafe class PairsAhead
                 continue;
             var with = others + costs.Idle(IdleScan.IdleWith(lanes, option + 1) - after.MostBusy);
             if (with <= wanted)
-                into[count++] = Partial.Listed(with, number);
+                into[count++] = PartialMeasures.Listed(with, number);
         }
         return count;
     }
@@ -121,7 +121,7 @@ internal sealed unsafe class PairsAhead
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private bool AnyPair<T>(
         T lanes,
-        Partial node,
+        PartialMeasures node,
         Vector256<short>* option,
         long forIdle,
         long forDays,
@@ -145,7 +145,7 @@ internal sealed unsafe class PairsAhead
     private bool AnyPair<T>(
         T lanes,
         PairSide side,
-        Partial node,
+        PartialMeasures node,
         Vector256<short>* option,
         long forBoth,
         long most,

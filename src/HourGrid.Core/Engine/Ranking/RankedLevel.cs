@@ -62,15 +62,15 @@ internal sealed unsafe class RankedLevel
     /// Puts the least cost first, and of equals the option with the smallest part, since those that have it come first
     /// in the order of timetables.
     /// </summary>
-    /// <param name="costs">As <see cref="Partial.CostsWith"/> lists them.</param>
+    /// <param name="costs">As <see cref="PartialMeasures.CostsWith"/> lists them.</param>
     public void Sort(Span<long> costs)
     {
         if (costs.Length < 2)
             return;
         foreach (ref var cost in costs)
-            cost = Partial.Listed(Partial.CostOf(cost), PlaceOf[Partial.OptionOf(cost)]);
+            cost = PartialMeasures.Listed(PartialMeasures.CostOf(cost), PlaceOf[PartialMeasures.OptionOf(cost)]);
         costs.Sort();
         foreach (ref var cost in costs)
-            cost = Partial.Listed(Partial.CostOf(cost), Smallest[Partial.OptionOf(cost)]);
+            cost = PartialMeasures.Listed(PartialMeasures.CostOf(cost), Smallest[PartialMeasures.OptionOf(cost)]);
     }
 }

@@ -1,5 +1,4 @@
 using HourGrid.Core.Measures;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -8,7 +7,7 @@ internal sealed class RankedMeasures
 {
     private readonly RankedProblem ranked;
     private readonly LeafMeasures leaf;
-    private readonly Partial[] partials;
+    private readonly PartialMeasures[] partials;
 
     public RankedMeasures(RankedProblem ranked)
     {

@@ -74,7 +74,7 @@ internal sealed class RankedProblem
     }
 
     /// <summary>So many timetables of which nothing is chosen yet.</summary>
-    public Partial[] NewPartials(int count) => Partial.New(this, count);
+    public PartialMeasures[] NewPartials(int count) => PartialMeasures.New(this, count);
 
     public static int[] First(RankedOption option) => option.Bundles.Length == 0 ? [] : option.Bundles[0].Ranks;
 }

@@ -38,21 +38,21 @@ internal static unsafe class SharedSearch
         WorkLimit toPutTogether
     )
     {
-        using var choosing = new Choosing(ranked.Problem);
-        var ceiling = new Ceiling(ranked, count, byShape);
-        ceiling.Lower(choosing, root, limit);
+        using var step = new StateStep(ranked.Problem);
+        var ceiling = new CostCeiling(ranked, count, byShape);
+        ceiling.Lower(step, root, limit);
         var best = new BestList(count, ceiling.Threshold);
         if (limit.IsOver())
             return (Together(best), false);
         var levels = ranked.Problem.Levels.Count;
         if (levels <= LevelsShared)
         {
-            var search = new BestSearch(ranked, choosing, root, best, byShape, limit);
+            var search = new BestSearch(ranked, step, root, best, byShape, limit);
             search.SearchBelow(root, [], 0);
             search.HandOver();
             return search.IsStopped ? (Together(best), false) : (best.Sorted(), true);
         }
-        var pieces = Pieces(ranked, choosing, root, ceiling, limit);
+        var pieces = Pieces(ranked, step, root, ceiling, limit);
         // Then some are missing.
         if (limit.IsOver())
             return (Together(best), false);
@@ -62,7 +62,7 @@ internal static unsafe class SharedSearch
             Environment.ProcessorCount,
             _ =>
             {
-                using var own = new Choosing(ranked.Problem);
+                using var own = new StateStep(ranked.Problem);
                 var search = new BestSearch(ranked, own, root, best, byShape, limit);
                 while (!search.IsStopped && Next() is { } piece)
                     search.SearchBelow(root, piece.Options, piece.Cost);
@@ -125,9 +125,9 @@ internal static unsafe class SharedSearch
     /// </summary>
     private static Piece[] Pieces(
         RankedProblem ranked,
-        Choosing choosing,
+        StateStep step,
         Root root,
-        Ceiling ceiling,
+        CostCeiling ceiling,
         WorkLimit limit
     )
     {
@@ -158,7 +158,7 @@ internal static unsafe class SharedSearch
 
         void Add(int level, ulong* state, long cost)
         {
-            var next = choosing.Scratch(level + 1);
+            var next = step.Scratch(level + 1);
             var open = new long[ranked.Options[level].Length];
             var count = partials[level].CostsWith(ranked.Levels[level], state, cost, threshold, open);
             ranked.Levels[level].Sort(open.AsSpan(0, count));
@@ -166,16 +166,18 @@ internal static unsafe class SharedSearch
             {
                 if (limit.IsOver())
                     return;
-                var option = options[level] = Partial.OptionOf(one);
-                if (!choosing.Choose(level, option, state, next))
+                var option = options[level] = PartialMeasures.OptionOf(one);
+                if (!step.Choose(level, option, state, next))
                     continue;
                 if (level + 1 == shared)
                 {
-                    pieces.Add(new([.. options], Partial.CostOf(one), known.GetValueOrDefault(KeyOf(options))));
+                    pieces.Add(
+                        new([.. options], PartialMeasures.CostOf(one), known.GetValueOrDefault(KeyOf(options)))
+                    );
                     continue;
                 }
                 partials[level + 1].Become(partials[level], ranked.Levels[level], option);
-                Add(level + 1, next, Partial.CostOf(one));
+                Add(level + 1, next, PartialMeasures.CostOf(one));
             }
         }
     }

@@ -1,6 +1,5 @@
 using System.Numerics;
 using System.Runtime.Intrinsics;
-using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;

@@ -1,6 +1,5 @@
 using System.Runtime.CompilerServices;
 using HourGrid.Core.Measures;
-using HourGrid.Core.Timetables;
 
 namespace HourGrid.Core.Engine.Ranking;
 

@@ -1,0 +1,31 @@
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Rules;
+
+namespace HourGrid.Core.Engine.Compiling;
+
+/// <summary>Which rules a meeting goes against by its hours alone; found once for each distinct meeting.</summary>
+/// <param name="rules">The rules of the ask; a rule's number is its place here.</param>
+internal sealed class HourRules(IReadOnlyList<Rule> rules)
+{
+    private readonly Dictionary<Meeting, int[]> known = [];
+
+    private readonly (int Number, HourRule Rule)[] hard =
+    [
+        .. rules
+            .Select((rule, number) => (number, rule: rule as HourRule))
+            .Where(pair => pair.rule is { IsHard: true })
+            .Select(pair => (pair.number, pair.rule!)),
+    ];
+
+    /// <summary>The numbers of the rules, ascending.</summary>
+    public int[] Against(in Meeting meeting)
+    {
+        if (known.TryGetValue(meeting, out var against))
+            return against;
+        var found = new List<int>();
+        foreach (var (number, rule) in hard)
+            if (rule.IsAgainst(meeting))
+                found.Add(number);
+        return known[meeting] = [.. found];
+    }
+}
