@@ -30,8 +30,10 @@ await page.evaluate(() => {
   const grid = document.querySelector('[aria-label="Hour grid"]');
   const asked = document.querySelector('[aria-label="What I ask"]');
   const isReady = (element) => element.getAttribute('aria-busy') === 'false';
-  const painted = () => new Promise((then) => requestAnimationFrame(() => setTimeout(() => then(performance.now()))));
-  const drawn = () => [...grid.querySelectorAll('button[aria-label^="Can’t"]')].map((one) => one.ariaLabel).join();
+  const painted = () =>
+    new Promise((then) => requestAnimationFrame(() => setTimeout(() => then(performance.now()))));
+  const drawn = () =>
+    [...grid.querySelectorAll('button[aria-label^="Can’t"]')].map((one) => one.ariaLabel).join();
   const until = (element, what, isDone) =>
     new Promise((resolve) => {
       const observer = new MutationObserver(() => {
@@ -45,7 +47,11 @@ await page.evaluate(() => {
     const before = drawn();
     const anything = { attributes: true, childList: true, subtree: true, characterData: true };
     const isNew = () => drawn() !== before;
-    const told = until(grid, anything, () => isNew() && (isReady(grid) || grid.textContent.includes('leaves about')));
+    const told = until(
+      grid,
+      anything,
+      () => isNew() && (isReady(grid) || grid.textContent.includes('leaves about')),
+    );
     const counted = await until(grid, anything, () => isNew() && isReady(grid));
     const full = isReady(asked)
       ? counted
@@ -70,7 +76,8 @@ const full = [];
 for (const day of days) {
   const band = await page.getByRole('group', { name: day }).boundingBox();
   // The lower edge of a day is free of classes.
-  const moveTo = (quarters) => page.mouse.move(band.x + quarters * quarter * band.width, band.y + band.height - 3);
+  const moveTo = (quarters) =>
+    page.mouse.move(band.x + quarters * quarter * band.width, band.y + band.height - 3);
   await moveTo(2);
   await page.mouse.down();
   // Every step is another block and so another ask.
@@ -78,7 +85,9 @@ for (const day of days) {
     await moveTo(4 + move);
     const took = await page.evaluate(async (longestWait) => {
       const moved = window.hourGridMoved;
-      return moved === null ? null : await Promise.race([moved, new Promise((give) => setTimeout(() => give(null), longestWait))]);
+      return moved === null
+        ? null
+        : await Promise.race([moved, new Promise((give) => setTimeout(() => give(null), longestWait))]);
     }, longestWait);
     if (took === null) throw new Error(`Move ${move} on ${day} was not answered.`);
     figures.push(took[0]);
@@ -135,5 +144,7 @@ async function frames(page, during) {
 function say(what, times) {
   const sorted = times.toSorted((a, b) => a - b);
   const at = (part) => sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))]?.toFixed(1);
-  console.log(`${what}: median ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, longest ${at(1)} ms (${times.length})`);
+  console.log(
+    `${what}: median ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, longest ${at(1)} ms (${times.length})`,
+  );
 }

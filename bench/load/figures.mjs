@@ -24,7 +24,8 @@ export class Figures {
     const refused = this.refused ? `, ${this.refused} refused` : '';
     const lines = [...this.times].map(([kind, times]) => {
       times.sort((one, other) => one - other);
-      const at = (share) => times[Math.min(times.length - 1, Math.floor(times.length * share))].toFixed(0).padStart(6);
+      const at = (share) =>
+        times[Math.min(times.length - 1, Math.floor(times.length * share))].toFixed(0).padStart(6);
       return `  ${kind.padEnd(10)}${`${times.length}`.padStart(7)}   p50${at(0.5)}   p95${at(0.95)}   p99${at(0.99)} ms`;
     });
     return [`${title}: ${(this.count / seconds).toFixed(0)} a second${refused}`, ...lines].join('\n');

@@ -31,15 +31,22 @@ export class Made {
       version: 1,
       term,
       wanted: this.ids(count).map((course) => ({ course })),
-      timeBlocks: [{ days: [days[this.below(5)]], start: clock(from), end: clock(from + 50), strength: 'cannot' }],
+      timeBlocks: [
+        { days: [days[this.below(5)]], start: clock(from), end: clock(from + 50), strength: 'cannot' },
+      ],
     };
   }
 
   search() {
     const words = this.courses[this.below(this.courses.length)].title.split(' ');
     const word = words[this.below(words.length)];
-    return new URLSearchParams({ q: word.slice(0, 3 + this.below(5)), first: `${this.below(5)}`, count: '20' });
+    return new URLSearchParams({
+      q: word.slice(0, 3 + this.below(5)),
+      first: `${this.below(5)}`,
+      count: '20',
+    });
   }
 }
 
-const clock = (minutes) => `${`${Math.floor(minutes / 60)}`.padStart(2, '0')}:${`${minutes % 60}`.padStart(2, '0')}`;
+const clock = (minutes) =>
+  `${`${Math.floor(minutes / 60)}`.padStart(2, '0')}:${`${minutes % 60}`.padStart(2, '0')}`;

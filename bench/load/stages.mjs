@@ -8,7 +8,8 @@ import { Student, term } from './student.mjs';
 const seconds = 10;
 const longest = 600;
 
-const visiting = (address, count) => Promise.all(Array.from({ length: count }, () => Student.visits(address)));
+const visiting = (address, count) =>
+  Promise.all(Array.from({ length: count }, () => Student.visits(address)));
 
 /** Seven of ten ask, the others search and save in equal parts; nobody waits between two requests. */
 export async function mixed(address, made, connections) {
@@ -28,7 +29,9 @@ export async function mixed(address, made, connections) {
 export async function steady(address, made, count) {
   const students = await visiting(address, count);
   const figures = new Figures();
-  await evenly(students, count, seconds, (student) => figures.measure('answers', () => student.answer(made.ask())));
+  await evenly(students, count, seconds, (student) =>
+    figures.measure('answers', () => student.answer(made.ask())),
+  );
   students.forEach((student) => student.leave());
   return figures.lines(`${count} students at one answer a second`, seconds);
 }
@@ -57,14 +60,19 @@ export async function besideTheWorst(address, made, name, count, atOnce, worst) 
   greedy.forEach((student) => student.leave());
   await Promise.allSettled(greed);
   others.forEach((student) => student.leave());
-  return figures.lines(`60 answers a second beside ${name} (${done} of it done, ${refused} refused)`, seconds);
+  return figures.lines(
+    `60 answers a second beside ${name} (${done} of it done, ${refused} refused)`,
+    seconds,
+  );
 }
 
 const fits = (student, made) =>
   student.sendBlindly('POST', '/api/answers/fits', { ask: made.ask(6), courses: made.ids(50) });
 
 const picture = (student, made) => {
-  const sections = made.courses.flatMap((course) => course.sections.filter((section) => section.term === term));
+  const sections = made.courses.flatMap((course) =>
+    course.sections.filter((section) => section.term === term),
+  );
   return student.sendBlindly('POST', `/api/terms/${term}/timetable/png`, {
     name: 'A week',
     sections: sections.slice(0, 80).map((section) => section.number),
@@ -111,5 +119,7 @@ const wait = (milliseconds) => new Promise((resolve) => setTimeout(resolve, mill
 const run = ([program, ...words]) =>
   new Promise((resolve, reject) => {
     const process = spawn(program, words, { stdio: ['ignore', 'ignore', 'inherit'] });
-    process.on('exit', (code) => (code === 0 ? resolve() : reject(new Error(`${program} ended with ${code}`))));
+    process.on('exit', (code) =>
+      code === 0 ? resolve() : reject(new Error(`${program} ended with ${code}`)),
+    );
   });

@@ -69,7 +69,7 @@ internal static class CatalogueCommands
             var changes = await CatalogueImport.ImportAsync(
                 database,
                 catalogue,
-                DateTime.UtcNow,
+                TimeProvider.System.GetUtcNow().UtcDateTime,
                 parsed.GetValue(Remove),
                 cancellation
             );

@@ -61,7 +61,7 @@ public sealed partial class ArchitectureTests
     [InlineData("Rules", "Work", "Catalogue", "Asking", "Timetables")]
     [InlineData("Measures", "Catalogue", "Asking", "Timetables")]
     [InlineData("Engine", "Work", "Catalogue", "Asking", "Timetables", "Rules", "Measures")]
-    [InlineData("Searching", "Catalogue", "Asking")]
+    [InlineData("Searching", "Catalogue", "Asking", "Timetables")]
     [InlineData("PutBy", "Catalogue")]
     [InlineData("Comparing", "Catalogue", "Asking", "Timetables", "Measures", "Engine")]
     public void Rooms_of_core_look_only_downward(string room, params string[] mayKnow)
@@ -104,6 +104,14 @@ public sealed partial class ArchitectureTests
             var used = EngineRooms().Matches(File.ReadAllText(file)).Select(match => match.Groups[1].Value);
             Assert.Empty(used.Intersect(above));
         }
+    }
+
+    /// <summary>Time is told by a clock that a test can set.</summary>
+    [Fact]
+    public void Nobody_looks_at_the_machines_clock()
+    {
+        foreach (var file in Directory.GetFiles(TestPaths.Repository("src"), "*.cs", SearchOption.AllDirectories))
+            Assert.DoesNotMatch(@"\bDateTime(Offset)?\.(Utc)?Now\b", File.ReadAllText(file));
     }
 
     /// <summary>A folder of a project is a namespace, so that a name says where to look.</summary>

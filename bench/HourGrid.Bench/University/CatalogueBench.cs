@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Text.Json;
 using HourGrid.Bench.Ladder;
-using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Data;
 using HourGrid.Data.Catalogue;

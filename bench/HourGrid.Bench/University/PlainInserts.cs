@@ -1,5 +1,4 @@
 using System.Diagnostics;
-using HourGrid.Core.Timetables;
 using Microsoft.Data.Sqlite;
 
 namespace HourGrid.Bench.University;

@@ -17,7 +17,8 @@ export function AddLane({ sketches, lanes, edits }: Props) {
       ),
   );
   if (addable.length === 0) return null;
-  if (lanes.length >= mostInLineUp) return <span className="text-12 text-mute">The line-up holds eight at most</span>;
+  if (lanes.length >= mostInLineUp)
+    return <span className="text-12 text-mute">The line-up holds eight at most</span>;
   return (
     <Menu align="start" trigger={<Button look="quiet">+ Add from shortlist</Button>}>
       <div className="max-h-[60vh] overflow-y-auto">

@@ -1,12 +1,13 @@
 namespace HourGrid.Core.Work;
 
 /// <summary>
-/// Deadline at the clock every now and then: a look takes as long as some dozens of words of work. For one thread.
+/// When work has to stop. The clock is looked at every now and then: a look takes as long as some dozens of words of work.
+/// For one thread.
 /// </summary>
 /// <param name="limit">How long the work may take.</param>
 internal sealed class Deadline(WorkLimit limit)
 {
-    /// <summary>Work between two deadline, in words looked at or about as much; some 20 to 100 µs.</summary>
+    /// <summary>Work between two looks at the clock, in words looked at or about as much; some 20 to 100 µs.</summary>
     private const int Between = 1 << 15;
 
     private long left = Between;
@@ -22,7 +23,7 @@ internal sealed class Deadline(WorkLimit limit)
         return left < 0 ? HasPassedNow() : HasPassed;
     }
 
-    /// <summary>Whether the work has to stop; deadline in any case.</summary>
+    /// <summary>Whether the work has to stop; looks at the clock in any case.</summary>
     public bool HasPassedNow()
     {
         left = Between;

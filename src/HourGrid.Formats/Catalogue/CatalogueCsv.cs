@@ -1,7 +1,5 @@
-using System.Globalization;
 using System.Text;
 using CsvHelper;
-using CsvHelper.Configuration;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Json;
 
@@ -10,8 +8,6 @@ namespace HourGrid.Formats.Catalogue;
 /// <summary>The courses and sections of a catalogue as CSV, a row a meeting: <c>docs/formats/catalogue-csv.md</c>.</summary>
 public static class CatalogueCsv
 {
-    private static readonly CsvConfiguration Format = new(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
-
     /// <summary>Reads a file over a catalogue that knows its terms and campuses, and all that the columns do not say of courses.</summary>
     /// <exception cref="FormatProblemsException">The file cannot be used; it says in which row and column, and why.</exception>
     public static Reading<UniversityCatalogue> Read(ReadOnlyMemory<byte> utf8, UniversityCatalogue over) =>
@@ -22,7 +18,7 @@ public static class CatalogueCsv
     {
         using var stream = new MemoryStream();
         using (var text = new StreamWriter(stream, new UTF8Encoding(encoderShouldEmitUTF8Identifier: false)))
-        using (var csv = new CsvWriter(text, Format))
+        using (var csv = new CsvWriter(text, CsvText.Format))
         {
             foreach (var column in CsvColumns.All)
                 csv.WriteField(column);
@@ -32,11 +28,11 @@ public static class CatalogueCsv
             {
                 rows++;
                 foreach (var column in CsvColumns.All)
-                    csv.WriteField(CsvText.Guard(row.GetValueOrDefault(column, "")));
+                    csv.WriteField(row.GetValueOrDefault(column, ""));
                 csv.NextRecord();
             }
             csv.Flush();
-            text.Write(CsvEnd.Of(rows) + Format.NewLine);
+            text.Write(CsvEnd.Of(rows) + CsvText.Format.NewLine);
         }
         return stream.ToArray();
     }

@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Text;
 using CsvHelper;
-using CsvHelper.Configuration;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Catalogue;
@@ -12,8 +11,6 @@ namespace HourGrid.Formats.Timetables;
 /// <summary>A timetable for a spreadsheet and as plain text: <c>docs/formats/timetable.md</c>.</summary>
 public static class TimetableTexts
 {
-    private static readonly CsvConfiguration Format = new(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
-
     private static readonly string[] Columns =
     [
         "number",
@@ -37,7 +34,7 @@ public static class TimetableTexts
     public static string Csv(Timetable timetable, Term term)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = new CsvWriter(text, Format))
+        using (var csv = new CsvWriter(text, CsvText.Format))
         {
             foreach (var column in Columns)
                 csv.WriteField(column);
@@ -45,7 +42,7 @@ public static class TimetableTexts
             foreach (var row in Rows(timetable, term))
             {
                 foreach (var cell in row)
-                    csv.WriteField(CsvText.Guard(cell));
+                    csv.WriteField(cell);
                 csv.NextRecord();
             }
         }

@@ -1,5 +1,4 @@
 using System.Diagnostics;
-using System.Security.Cryptography;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
@@ -7,7 +6,6 @@ using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Work;
 using HourGrid.Formats.Answers;
-using HourGrid.Formats.Asking;
 using HourGrid.Server.Catalogues;
 using HourGrid.Server.Computing;
 using Microsoft.Extensions.Caching.Memory;
@@ -31,6 +29,10 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
     /// <summary>Reasons and the most different come after the count and do not hold it up.</summary>
     private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
 
+    /// <summary>Bytes of an ask that is not answered yet, about.</summary>
+    private const int SizeOfNone = 1_000;
+
+    private readonly Lock entering = new();
     private readonly MemoryCache asks = new(new MemoryCacheOptions { SizeLimit = MostKept });
 
     /// <exception cref="AskRefusedException">The ask names what is not there.</exception>
@@ -252,29 +254,42 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
                 var counted = Known(
                     KeyOf(version, AnswerBasis.OfCounts(snapshot, ask)),
                     () => CountedAsk.Of(problem, cancellation),
-                    _ => CountedAsk.SizeOf(problem)
+                    _ => CountedAsk.SizeOf(problem),
+                    cancellation
                 );
                 return new AnsweredAsk(problem, counted);
             },
-            answered => answered.Size
+            answered => answered.Size,
+            cancellation
         );
     }
 
-    private T Known<T>(AnswerKey key, Func<T> find, Func<T, long> size)
+    /// <summary>The same question asked twice at once is answered once.</summary>
+    private T Known<T>(AnswerKey key, Func<T> find, Func<T, long> size, CancellationToken cancellation)
         where T : class
     {
         // Counted and ranked asks stand side by side; the basis of both may be the same.
-        var its = (typeof(T), key);
-        if (asks.TryGetValue<T>(its, out var known))
-            return known!;
-        var found = find();
-        return asks.Set(its, found, new MemoryCacheEntryOptions { Size = size(found) });
+        var place = (typeof(T), key);
+        Once<T>? once;
+        lock (entering)
+            if (!asks.TryGetValue(place, out once))
+                asks.Set(place, once = new(), new MemoryCacheEntryOptions { Size = SizeOfNone });
+        return once!.OrFind(
+            () =>
+            {
+                var found = find();
+                asks.Set(place, once, new MemoryCacheEntryOptions { Size = size(found) });
+                return found;
+            },
+            cancellation
+        );
     }
 
-    private bool IsKnown<T>(AnswerKey key) => asks.TryGetValue((typeof(T), key), out _);
+    private bool IsKnown<T>(AnswerKey key)
+        where T : class => asks.TryGetValue<Once<T>>((typeof(T), key), out var once) && once!.IsFound;
 
     private static AnswerKey KeyOf(int version, AnswerBasis basis) =>
-        new(version, Convert.ToHexString(SHA256.HashData(AskJson.Write(basis.Ask))), basis.HoursMet);
+        new(version, AskDigest.Of(basis.Ask), basis.HoursMet);
 
     private static CourseInPlayRecord InPlay(Problem problem, WantedCourse wanted)
     {

@@ -24,8 +24,9 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
     /// <summary>Standings come after the count and do not hold it up.</summary>
     private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
 
-    private readonly Found<StandingsAnswer> standings = new(answer => answer.IsExact);
-    private readonly Found<CostsAnswer> costs = new(answer => answer.IsExact);
+    // What time did not suffice for is tried anew the next time.
+    private readonly Once<StandingsAnswer> standings = new(answer => answer.IsExact);
+    private readonly Once<CostsAnswer> costs = new(answer => answer.IsExact);
 
     public CountAnswer Count => count;
 
@@ -63,26 +64,4 @@ internal sealed class CountedAsk(CountAnswer count, TimeSpan took)
                 ),
             cancellation
         );
-
-    /// <summary>What is known once it is found. What time did not suffice for is tried anew the next time.</summary>
-    private sealed class Found<T>(Func<T, bool> isExact)
-        where T : class
-    {
-        private readonly Gate gate = new();
-        private T? known;
-
-        public T OrFind(Func<T> find, CancellationToken cancellation) =>
-            gate.Within(
-                () =>
-                {
-                    if (known is { } already)
-                        return already;
-                    var found = find();
-                    if (isExact(found))
-                        known = found;
-                    return found;
-                },
-                cancellation
-            );
-    }
 }

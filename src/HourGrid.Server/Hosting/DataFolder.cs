@@ -74,7 +74,7 @@ internal static class DataFolder
             return null;
         var first = CatalogueJson.Read(await File.ReadAllBytesAsync(file)).Value;
         await using var database = DatabaseFile.Open(path);
-        await CatalogueImport.ImportFirstAsync(database, first, DateTime.UtcNow);
+        await CatalogueImport.ImportFirstAsync(database, first, TimeProvider.System.GetUtcNow().UtcDateTime);
         CatalogueReading.TakeUsable(path, catalogue.Take, cannotUse);
         return first;
     }

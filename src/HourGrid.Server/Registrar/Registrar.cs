@@ -1,3 +1,5 @@
+using System.IO.Hashing;
+using System.Runtime.InteropServices;
 using HourGrid.Core.Catalogue;
 
 namespace HourGrid.Server.Registrar;
@@ -52,10 +54,7 @@ internal sealed class SimulatedRegistrar(TimeProvider time) : IRegistrar
     /// <summary>From one fewer to some more, by the section and the minute alone.</summary>
     private static int Step(RegistrationNumber number, long minute)
     {
-        var hash = 14695981039346656037UL;
-        foreach (var character in number.Value)
-            hash = (hash ^ character) * 1099511628211UL;
-        hash = (hash ^ (ulong)minute) * 1099511628211UL;
-        return (int)((hash >> 33) % (MostStep + 2)) - 1;
+        var hash = XxHash3.HashToUInt64(MemoryMarshal.AsBytes(number.Value.AsSpan()), seed: minute);
+        return (int)(hash % (MostStep + 2)) - 1;
     }
 }

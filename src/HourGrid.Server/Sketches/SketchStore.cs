@@ -12,14 +12,17 @@ internal sealed class SketchStore(
     HourGridContext database,
     CurrentStudent student,
     SketchRows rows,
-    StepQuota room,
-    WriteTurns writes
+    StepQuota quota,
+    WriteTurns writes,
+    TimeProvider clock
 )
 {
     /// <summary>The most sketches a student keeps for a term.</summary>
     public const int MostOfTerm = 50;
 
     private const int DeletedKept = 10;
+
+    private DateTime Now => clock.GetUtcNow().UtcDateTime;
 
     /// <summary>The student's sketch of a term that was chosen last, or a first one made now.</summary>
     public async Task<SketchRecord> OpenAsync(TermId term, CancellationToken cancellation)
@@ -66,7 +69,7 @@ internal sealed class SketchStore(
             return (null, true);
         if (row.IsDeleted && !await HasRoomAsync(new(row.TermId), cancellation))
             return (null, false);
-        row.OpenedUtc = DateTime.UtcNow;
+        row.OpenedUtc = Now;
         row.IsDeleted = false;
         await database.SaveChangesAsync(cancellation);
         var (record, _) = await rows.StateAsync(row, cancellation);
@@ -78,10 +81,11 @@ internal sealed class SketchStore(
     public async Task<bool> DeleteAsync(Guid id, CancellationToken cancellation)
     {
         await using var transaction = await writes.BeginAsync(database, cancellation);
+        var now = Now;
         var found = await rows.Mine()
             .Where(row => row.Id == id)
             .ExecuteUpdateAsync(
-                set => set.SetProperty(row => row.IsDeleted, true).SetProperty(row => row.OpenedUtc, DateTime.UtcNow),
+                set => set.SetProperty(row => row.IsDeleted, true).SetProperty(row => row.OpenedUtc, now),
                 cancellation
             );
         var kept = Deleted().Select(row => row.Id).Take(DeletedKept);
@@ -116,14 +120,14 @@ internal sealed class SketchStore(
     {
         var term = content.Ask.Term;
         var step = SketchRows.Step(default, 0, content);
-        await room.MakeAsync(step.Size, cancellation);
+        await quota.MakeAsync(step.Size, cancellation);
         var row = new SketchRow
         {
             Id = Guid.NewGuid(),
             StudentId = student.Id,
             TermId = term.Value,
-            CreatedUtc = DateTime.UtcNow,
-            OpenedUtc = DateTime.UtcNow,
+            CreatedUtc = Now,
+            OpenedUtc = Now,
             Place = await rows.OfTerm(term).MaxAsync(other => (int?)other.Place, cancellation) + 1 ?? 0,
             Version = 1,
             ChangesRead = await rows.LatestChangeAsync(cancellation),

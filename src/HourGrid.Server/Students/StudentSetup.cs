@@ -62,12 +62,13 @@ internal static class StudentSetup
         HourGridContext database,
         WriteTurns writes,
         KnownStudents known,
+        TimeProvider clock,
         CancellationToken cancellation
     )
     {
         if (CurrentStudent.IdOf(http.User) is not null)
             return new(IsNew: false);
-        var student = new StudentRow { Id = Guid.NewGuid(), CreatedUtc = DateTime.UtcNow };
+        var student = new StudentRow { Id = Guid.NewGuid(), CreatedUtc = clock.GetUtcNow().UtcDateTime };
         await using (var transaction = await writes.BeginAsync(database, cancellation))
         {
             database.Students.Add(student);

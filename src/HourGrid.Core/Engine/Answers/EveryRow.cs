@@ -68,15 +68,7 @@ public static class EveryRow
             worker =>
             {
                 using var own = worker == 0 ? null : new StateStep(problem);
-                var writer = new RowWriter(
-                    own ?? layers.StateStep,
-                    layers,
-                    into,
-                    parts,
-                    root.HoldsNothing,
-                    take,
-                    limit
-                );
+                var writer = new RowWriter(own ?? layers.Step, layers, into, parts, root.HoldsNothing, take, limit);
                 while (!writer.IsStopped)
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;

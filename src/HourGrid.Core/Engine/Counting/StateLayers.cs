@@ -39,7 +39,7 @@ internal sealed unsafe class StateLayers
     /// <param name="limit">Past it, no further layer is begun.</param>
     public StateLayers(StateStep step, IReadOnlyList<Root> roots, int levelsBelow, WorkLimit limit)
     {
-        StateStep = step;
+        Step = step;
         var first = NewLayer(0, roots.Count);
         foreach (var root in roots)
         {
@@ -67,7 +67,7 @@ internal sealed unsafe class StateLayers
     /// <summary>The last layer.</summary>
     public StateLayer Frontier => layers[^1];
 
-    public StateStep StateStep { get; }
+    public StateStep Step { get; }
 
     /// <summary>
     /// How long it takes about to go over every choice once. What is found below the frontier is of no use without it, so
@@ -84,8 +84,8 @@ internal sealed unsafe class StateLayers
         {
             var layer = layers[l];
             var below = layers[l + 1].Below;
-            uint[] ways = [.. StateStep.Problem.Levels[layer.Level].Options.Select(option => (uint)option.Ways)];
-            var fits64 = StateStep.Fits64(layer.Level);
+            uint[] ways = [.. Step.Problem.Levels[layer.Level].Options.Select(option => (uint)option.Ways)];
+            var fits64 = Step.Fits64(layer.Level);
             layer.PrepareBelow();
             for (var state = 0; state < layer.Count; state++)
             {
@@ -123,7 +123,7 @@ internal sealed unsafe class StateLayers
     {
         foreach (var layer in layers)
             layer.Release();
-        StateStep.Dispose();
+        Step.Dispose();
     }
 
     /// <summary>
@@ -137,7 +137,7 @@ internal sealed unsafe class StateLayers
 
     private StateLayer NewLayer(int level, int expected)
     {
-        var layout = StateStep.Problem.Layout;
+        var layout = Step.Problem.Layout;
         return new(level, layout.First[level], layout.WordCount, MostWords, expected);
     }
 
@@ -145,7 +145,7 @@ internal sealed unsafe class StateLayers
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private long ChoicesAhead(StateLayer layer)
     {
-        var first = StateStep.Problem.Layout.First;
+        var first = Step.Problem.Layout.First;
         var count = 0L;
         for (var number = 0; number < layer.Count; number++)
         for (var word = first[layer.Level]; word < first[layer.Level + 1]; word++)
@@ -157,7 +157,7 @@ internal sealed unsafe class StateLayers
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private StateLayer? Next(StateLayer layer, int ahead, WorkLimit limit)
     {
-        var step = StateStep;
+        var step = Step;
         var level = layer.Level;
         // The deeper the layer, the more choices lead to each of its states.
         var next = NewLayer(level + 1, (int)(ahead * Math.Min(MostDistinct, Distinct)));

@@ -73,7 +73,7 @@ internal sealed unsafe class TimetableCount : IDisposable
             worker =>
             {
                 using var own = worker == 0 ? null : new StateStep(problem);
-                var counter = new CompletionCounter(own ?? Layers.StateStep, below);
+                var counter = new CompletionCounter(own ?? Layers.Step, below);
                 while (!counter.IsStopped && !below.IsOver())
                 {
                     var from = Interlocked.Add(ref taken, StatesAtATime) - StatesAtATime;

@@ -1,3 +1,5 @@
+using System.IO.Hashing;
+using System.Runtime.InteropServices;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measures;
@@ -135,17 +137,16 @@ internal sealed class CostCeiling(RankedProblem ranked, int wanted, bool byShape
     }
 
     /// <summary>
-    /// A number that is nearly always another for another choice, or for another week shape (FNV-1a). Where it is not,
+    /// A number that is nearly always another for another choice, or for another week shape. Where it is not,
     /// one timetable goes uncounted, and the ceiling is higher than it need be.
     /// </summary>
     private ulong KeyOf(int[] chosen)
     {
-        var key = 14695981039346656037UL;
+        if (!byShape)
+            return XxHash3.HashToUInt64(MemoryMarshal.AsBytes(chosen.AsSpan()));
+        Span<int> shapes = stackalloc int[chosen.Length];
         for (var level = 0; level < chosen.Length; level++)
-        {
-            var option = byShape ? ranked.Problem.Levels[level].Options[chosen[level]].Shape : chosen[level];
-            key = (key ^ (ulong)option) * 1099511628211UL;
-        }
-        return key;
+            shapes[level] = ranked.Problem.Levels[level].Options[chosen[level]].Shape;
+        return XxHash3.HashToUInt64(MemoryMarshal.AsBytes(shapes));
     }
 }

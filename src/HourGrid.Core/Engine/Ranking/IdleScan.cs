@@ -7,7 +7,7 @@ using System.Runtime.Intrinsics.X86;
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// Deadline for the options of a level that leave little idle time: the innermost loops of the search for the best, which
+/// Looks for the options of a level that leave little idle time: the innermost loops of the search for the best, which
 /// most options do not get past.
 /// </summary>
 /// <remarks>
@@ -110,7 +110,7 @@ internal static unsafe class IdleScan
         {
             var number = from + BitOperations.TrailingZeroCount(bits);
             var idle = IdleWith(lanes, options + number * lanes.Width);
-            // Without a branch: too many are too much, and too many are not, for a processor to guess.
+            // Without a branch: so many options have too much, and so many have not, that a processor cannot guess.
             Unsafe.Add(ref first, count) = (long)idle << OptionBits | (long)number;
             count += idle <= most ? 1 : 0;
         }

@@ -7,7 +7,7 @@ using HourGrid.Core.Work;
 namespace HourGrid.Core.Engine.Ranking;
 
 /// <summary>
-/// Deadline from the level before the last two at all pairs of theirs, by days, idle time and courses taken: most options
+/// Looks from the level before the last two at all pairs of theirs, by days, idle time and courses taken: most options
 /// have none that is wanted, and their nodes need not be made.
 /// </summary>
 /// <remarks>
@@ -15,7 +15,7 @@ namespace HourGrid.Core.Engine.Ranking;
 /// </remarks>
 internal sealed unsafe class PairsAhead
 {
-    /// <summary>How many levels before the end it deadline from.</summary>
+    /// <summary>How many levels before the end it looks from.</summary>
     public const int LevelsLeft = 3;
 
     /// <summary>More pairs of one option are not looked at; it may lead to something.</summary>
