@@ -2,7 +2,7 @@ import type { SeenSection } from '@/api/client';
 import { sayComponentInline } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 import { placed, type Sections } from './useSections';
-import { sayAll } from './wishWords';
+import { sayAll } from './rulePaths';
 
 type Props = {
   held: readonly SeenSection[];

@@ -118,7 +118,7 @@ describe('the place in view', () => {
       expect(isPlace(wrong)).toBe(false);
   });
 
-  it('stays with other weights, and is another with another wish', () => {
+  it('stays with other weights, and is another with another rule', () => {
     const ask = addCourse(testAsk(), 'A');
     expect(differsInWeightsAlone(ask, { ...ask, weights: aBitOfAll })).toBe(true);
     expect(differsInWeightsAlone(ask, ask)).toBe(false);

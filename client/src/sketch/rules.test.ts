@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Ask, Break, TimeBlock } from '@/api/client';
 import { addCourse, chooseBetween, limitCourse, markSection, setLimits } from './edits';
-import { liftWishes, removeRule, type Rule, rulesOf, switchRule } from './rules';
+import { liftRules, removeRule, type Rule, rulesOf, switchRule } from './rules';
 import { testAsk } from './testAsk';
-import { sayAll, sayWish } from './wishWords';
+import { sayAll, sayPath } from './rulePaths';
 
 const campusName = (id: string) => ({ HAR: 'Harbour', KLN: 'Kiln' })[id] ?? id;
 const all = (ask: Ask): Rule[] => Object.values(rulesOf(ask, campusName)).flat();
@@ -125,7 +125,7 @@ describe('lifting what an answer names', () => {
   it('takes several of one list from the last, so that each is the one that was named', () => {
     const blocks = ['mon', 'tue', 'wed', 'thu'].map((day) => block(day, '08:00'));
     const ask = testAsk({ timeBlocks: blocks });
-    const lifted = liftWishes(ask, ['timeBlocks[0]', 'timeBlocks[2]'], all(ask));
+    const lifted = liftRules(ask, ['timeBlocks[0]', 'timeBlocks[2]'], all(ask));
     expect(lifted.timeBlocks).toEqual([blocks[1], blocks[3]]);
     expect(lifted.off.timeBlocks).toEqual([blocks[2], blocks[0]]);
   });
@@ -133,14 +133,14 @@ describe('lifting what an answer names', () => {
   it('finds places of two digits by their number', () => {
     const blocks = Array.from({ length: 11 }, (_, i) => block('mon', `0${i % 10}:${i < 10 ? '00' : '30'}`));
     const ask = testAsk({ timeBlocks: blocks });
-    expect(liftWishes(ask, ['timeBlocks[10]', 'timeBlocks[9]'], all(ask)).timeBlocks).toEqual(
+    expect(liftRules(ask, ['timeBlocks[10]', 'timeBlocks[9]'], all(ask)).timeBlocks).toEqual(
       blocks.slice(0, 9),
     );
   });
 
   it('sets a course aside and takes it out of its choice', () => {
     const ask = chooseBetween(addCourse(addCourse(testAsk(), 'A'), 'B'), 'B', 'A');
-    const lifted = liftWishes(ask, ['wanted[1]'], all(ask));
+    const lifted = liftRules(ask, ['wanted[1]'], all(ask));
     expect([course(lifted, 1).role, lifted.eitherOr]).toEqual(['setAside', []]);
   });
 
@@ -149,22 +149,22 @@ describe('lifting what an answer names', () => {
       seats: 'open',
       campuses: ['HAR'],
     });
-    const lifted = liftWishes(ask, ['wanted[0].seats', 'wanted[0].keep'], all(ask));
+    const lifted = liftRules(ask, ['wanted[0].seats', 'wanted[0].keep'], all(ask));
     expect(course(lifted, 0)).toMatchObject({ seats: 'any', keep: [], campuses: ['HAR'] });
   });
 
   it('takes a choice apart', () => {
     const ask = chooseBetween(addCourse(addCourse(testAsk(), 'A'), 'B'), 'B', 'A');
-    expect(liftWishes(ask, ['eitherOr[0]'], all(ask)).eitherOr).toEqual([]);
+    expect(liftRules(ask, ['eitherOr[0]'], all(ask)).eitherOr).toEqual([]);
   });
 
   it('leaves an ask alone that has no such place', () => {
     const ask = testAsk();
-    expect(liftWishes(ask, ['wanted[3]', 'nonsense'], all(ask))).toEqual(ask);
+    expect(liftRules(ask, ['wanted[3]', 'nonsense'], all(ask))).toEqual(ask);
   });
 });
 
-describe('the words of a wish', () => {
+describe('the words of a rule', () => {
   const ask = chooseBetween(
     limitCourse(markSections(), 'A', {
       instructors: ['L. Brackwater'],
@@ -193,7 +193,7 @@ describe('the words of a wish', () => {
     ['wanted[0].seats', 'your seats rule for A', 'Allow full sections of A'],
     ['eitherOr[0]', 'the either–or of A or B', 'Take apart the either–or of A or B'],
   ])('%s', (path, name, lift) => {
-    expect(sayWish(path, ask, all(ask))).toEqual({ name, lift });
+    expect(sayPath(path, ask, all(ask))).toEqual({ name, lift });
   });
 
   it('are joined as in a sentence', () => {

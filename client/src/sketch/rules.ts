@@ -275,10 +275,10 @@ export function removeRule(ask: Ask, rule: Rule): Ask {
   }
 }
 
-/** Lifts several wishes that an answer names by their paths. */
-export function liftWishes(ask: Ask, paths: readonly string[], rules: readonly Rule[]): Ask {
+/** Lifts several rules that an answer names by their paths. */
+export function liftRules(ask: Ask, paths: readonly string[], rules: readonly Rule[]): Ask {
   // The last of a list first: the places of those before it stay what they are.
-  return paths.toSorted(byPlace).reduceRight((lifted, path) => liftWish(lifted, path, rules), ask);
+  return paths.toSorted(byPlace).reduceRight((lifted, path) => liftRule(lifted, path, rules), ask);
 }
 
 function byPlace(one: string, other: string): number {
@@ -286,8 +286,8 @@ function byPlace(one: string, other: string): number {
   return placeOf(one) - placeOf(other);
 }
 
-/** Lifts a wish that an answer names by its path: a rule is switched off, a course set aside, the rest let go. */
-function liftWish(ask: Ask, path: string, rules: readonly Rule[]): Ask {
+/** Lifts a rule that an answer names by its path: a rule is switched off, a course set aside, the rest let go. */
+function liftRule(ask: Ask, path: string, rules: readonly Rule[]): Ask {
   const rule = rules.find((one) => one.path === path);
   if (rule) return switchRule(ask, rule);
   const [, list, at, field] = /^(wanted|eitherOr)\[(\d+)\](?:\.(\w+))?$/.exec(path) ?? [];

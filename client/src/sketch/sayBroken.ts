@@ -1,7 +1,7 @@
 import type { Ask, PutBy, PutByState } from '@/api/client';
 import { sayComponent } from '@/grid/classes';
 import { type Rule } from './rules';
-import { sayAll, sayWish } from './wishWords';
+import { sayAll, sayPath } from './rulePaths';
 
 /** What stands against a timetable put by, a sentence each, the gravest first; none where it holds. */
 export function sayBroken(one: PutBy, state: PutByState, ask: Ask, rules: readonly Rule[]): string[] {
@@ -21,15 +21,15 @@ export function sayBroken(one: PutBy, state: PutByState, ask: Ask, rules: readon
       state.notWhole.length > 0 &&
       `${sayAll(state.notWhole)} cannot be taken with these sections any more.`,
     state.full.length > 0 && `${names(state.full)} ${count(state.full)} full.`,
-    ...state.broken.map((path) => `It breaks a rule: ${sayBrokenWish(path, ask, rules)}.`),
+    ...state.broken.map((path) => `It breaks a rule: ${sayBrokenRule(path, ask, rules)}.`),
     state.notAsked.length > 0 && `The sketch does not take ${sayAll(state.notAsked)} any more.`,
     !state.isExact && 'There was no time to look at every rule.',
   ].filter((text) => text !== false);
 }
 
-function sayBrokenWish(path: string, ask: Ask, rules: readonly Rule[]): string {
+function sayBrokenRule(path: string, ask: Ask, rules: readonly Rule[]): string {
   const index = /^wanted\[(\d+)\]$/.exec(path)?.[1];
   return index === undefined
-    ? sayWish(path, ask, rules).name
+    ? sayPath(path, ask, rules).name
     : `${ask.wanted[Number(index)]?.course} is a must, and is not in it`;
 }

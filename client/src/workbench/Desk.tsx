@@ -9,7 +9,7 @@ import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useUndoKeys } from '@/lib/useUndoKeys';
 import { useStable } from '@/lib/useStable';
 import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
-import { liftWishes, rulesOf } from '@/sketch/rules';
+import { liftRules, rulesOf } from '@/sketch/rules';
 import { useCampusNames } from '@/sketch/useCampusNames';
 import { useCourseColours } from '@/sketch/useCourseColours';
 import { useSections } from '@/sketch/useSections';
@@ -114,7 +114,7 @@ export function Desk({ term, sketch }: Props) {
     else findCourse.current?.focus();
   };
 
-  const showWish = (path: string) => {
+  const showRule = (path: string) => {
     if (isNarrow) setShown('asking');
     const course = ask.wanted[Number(/^wanted\[(\d+)\]/.exec(path)?.[1])]?.course;
     const rule = rules.find((one) => one.path === path);
@@ -128,7 +128,7 @@ export function Desk({ term, sketch }: Props) {
   };
 
   const takeNearest = () => {
-    if (nearest) change((now) => liftWishes(withPicked(now), nearest.broken, rules));
+    if (nearest) change((now) => liftRules(withPicked(now), nearest.broken, rules));
     closePreview();
   };
   const { showKeys, press, lookAlikes } = useStable({
@@ -144,7 +144,7 @@ export function Desk({ term, sketch }: Props) {
     campus: terms.data?.campuses[0]?.id ?? '',
     openCourse: (course) => {
       setOpenCourse(course);
-      showWish(`wanted[${ask.wanted.findIndex((one) => one.course === course)}]`);
+      showRule(`wanted[${ask.wanted.findIndex((one) => one.course === course)}]`);
     },
     goToSketches: () => {
       if (isNarrow) setShown('asking');
@@ -252,7 +252,7 @@ export function Desk({ term, sketch }: Props) {
         byHand={byHand}
         onByHand={setByHand}
         onFindCourse={goToCourses}
-        onShowWish={showWish}
+        onShowRule={showRule}
         onLookAlikes={lookAlikes}
         onSheet={() => setShown('sheet')}
         shortlist={shortlist}

@@ -3,9 +3,9 @@ import { Fragment } from 'react';
 import type { Answer, Ask, NearestWeek } from '@/api/client';
 import { whyQuery } from '@/api/answerQueries';
 import { countOf } from '@/lib/count';
-import { liftWishes, type Rule } from '@/sketch/rules';
+import { liftRules, type Rule } from '@/sketch/rules';
 import { Button } from '@/ui/Button';
-import { sayAll, sayWish } from '@/sketch/wishWords';
+import { sayAll, sayPath } from '@/sketch/rulePaths';
 
 type Props = {
   ask: Ask;
@@ -14,8 +14,8 @@ type Props = {
   canUndo: boolean;
   onUndo: () => void;
   change: (edit: (ask: Ask) => Ask) => void;
-  /** Goes to the row of a wish. */
-  onShowWish: (path: string) => void;
+  /** Goes to the row of a rule. */
+  onShowRule: (path: string) => void;
   /** The week that stands faintly on the grid; null where none does. */
   nearest: NearestWeek | null;
   onTakeNearest: () => void;
@@ -23,7 +23,7 @@ type Props = {
 
 const mostOffered = 6;
 
-/** There is no timetable: the smallest set of wishes that are not possible together, and the ways out. */
+/** There is no timetable: the smallest set of rules that are not possible together, and the ways out. */
 export function NoneFound({
   ask,
   answer,
@@ -31,7 +31,7 @@ export function NoneFound({
   canUndo,
   onUndo,
   change,
-  onShowWish,
+  onShowRule,
   nearest,
   onTakeNearest,
 }: Props) {
@@ -67,10 +67,10 @@ export function NoneFound({
               {i > 0 && (i === together.length - 1 ? ' and ' : ', ')}
               <button
                 type="button"
-                onClick={() => onShowWish(path)}
+                onClick={() => onShowRule(path)}
                 className="font-strong text-ink underline decoration-dotted underline-offset-2 hover:text-plum"
               >
-                {sayWish(path, ask, rules).name}
+                {sayPath(path, ask, rules).name}
               </button>
             </Fragment>
           ))}
@@ -80,7 +80,7 @@ export function NoneFound({
       {nearest && (
         <p className="mt-1">
           The nearest week stands faintly on the grid. It goes against{' '}
-          {sayAll(nearest.broken.map((path) => sayWish(path, ask, rules).name))}
+          {sayAll(nearest.broken.map((path) => sayPath(path, ask, rules).name))}
           {nearest.isExact ? '' : ', as far as could be found in time'}.{' '}
           <button
             type="button"
@@ -94,12 +94,12 @@ export function NoneFound({
       <div className="mt-2.5 flex flex-wrap justify-center gap-2">
         {ways.slice(0, mostOffered).map((way) => (
           <Button
-            key={way.wishes.join(' ')}
-            onClick={() => change((now) => liftWishes(now, way.wishes, rules))}
+            key={way.rules.join(' ')}
+            onClick={() => change((now) => liftRules(now, way.rules, rules))}
           >
             {sayAll(
-              way.wishes.map((path, i) =>
-                i === 0 ? sayWish(path, ask, rules).lift : lower(sayWish(path, ask, rules).lift),
+              way.rules.map((path, i) =>
+                i === 0 ? sayPath(path, ask, rules).lift : lower(sayPath(path, ask, rules).lift),
               ),
             )}
             <span className="ml-1.5 font-text text-mute">{countOf(way.timetables, 'timetable')}</span>

@@ -36,7 +36,7 @@ type Props = {
   byHand: boolean;
   onByHand: (byHand: boolean) => void;
   onFindCourse: () => void;
-  onShowWish: (path: string) => void;
+  onShowRule: (path: string) => void;
   onLookAlikes: () => void;
   onSheet: () => void;
   shortlist: ShortlistDesk;
@@ -123,7 +123,7 @@ export function Possible(props: Props) {
               canUndo={sketch.canUndo}
               onUndo={edits.undo}
               change={props.changeAsked}
-              onShowWish={props.onShowWish}
+              onShowRule={props.onShowRule}
               nearest={props.nearest}
               onTakeNearest={props.onTakeNearest}
             />

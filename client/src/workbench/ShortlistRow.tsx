@@ -16,7 +16,7 @@ import { changePutBy, numbersOf, removePutBy, seenOf } from '@/sketch/shortlist'
 import { usePicks } from '@/sketch/usePicks';
 import { placed, type Sections } from '@/sketch/useSections';
 import type { Edits } from '@/sketch/useSketchEdits';
-import { sayAll } from '@/sketch/wishWords';
+import { sayAll } from '@/sketch/rulePaths';
 import { Button } from '@/ui/Button';
 import { IconButton } from '@/ui/IconButton';
 import type { ShortlistDesk } from './useShortlist';

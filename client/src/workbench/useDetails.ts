@@ -4,7 +4,7 @@ import type { Ask } from '@/api/client';
 import { costsQuery, countKeyOf, standingsQuery } from '@/api/answerQueries';
 
 export type Details = {
-  /** By the path of a rule or wish, what lifting it adds; null until it is known. */
+  /** By the path of a rule, what lifting it adds; null until it is known. */
   costs: Readonly<Record<string, string>> | null;
   /** By the path of a rule, what lifting it adds at least, where time did not suffice for more; else null. */
   leastCosts: Readonly<Record<string, string>> | null;

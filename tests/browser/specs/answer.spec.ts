@@ -77,7 +77,7 @@ test('a week is built by hand, place by place', async ({ page }) => {
   await expect(desk.class('WRT 101', 'Lecture')).toBeVisible();
 });
 
-test('why none: each wish leads to its row, and a way out gives what it says', async ({ page }) => {
+test('why none: each rule leads to its row, and a way out gives what it says', async ({ page }) => {
   const desk = await Desk.open(page);
   await desk.add('TID 210', 'CAR 305');
   await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('daily 8-22 a job');

@@ -2,10 +2,10 @@ import type { Ask } from '@/api/client';
 import { countOf } from '@/lib/count';
 import type { Rule } from './rules';
 
-/** A wish as one reads it inside a sentence, and the change that lifts it. */
-export type WishWords = { name: string; lift: string };
+/** A rule as one reads it inside a sentence, and the change that lifts it. */
+export type PathWords = { name: string; lift: string };
 
-const ofCourse: Record<string, (one: Ask['wanted'][number]) => WishWords> = {
+const ofCourse: Record<string, (one: Ask['wanted'][number]) => PathWords> = {
   keep: ({ course, keep }) => ({
     name: `the ${keep.length === 1 ? 'section' : countOf(keep.length, 'section')} you keep of ${course}`,
     lift: `Stop keeping sections of ${course}`,
@@ -30,7 +30,7 @@ const ofCourse: Record<string, (one: Ask['wanted'][number]) => WishWords> = {
 };
 
 /** Says what an answer names by its path in the ask. */
-export function sayWish(path: string, ask: Ask, rules: readonly Rule[]): WishWords {
+export function sayPath(path: string, ask: Ask, rules: readonly Rule[]): PathWords {
   const rule = rules.find((one) => one.path === path);
   if (rule) {
     const name = `“${rule.text}”`;
