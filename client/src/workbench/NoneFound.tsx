@@ -93,10 +93,7 @@ export function NoneFound({
       )}
       <div className="mt-2.5 flex flex-wrap justify-center gap-2">
         {ways.slice(0, mostOffered).map((way) => (
-          <Button
-            key={way.rules.join(' ')}
-            onClick={() => change((now) => liftRules(now, way.rules, rules))}
-          >
+          <Button key={way.rules.join(' ')} onClick={() => change((now) => liftRules(now, way.rules, rules))}>
             {sayAll(
               way.rules.map((path, i) =>
                 i === 0 ? sayPath(path, ask, rules).lift : lower(sayPath(path, ask, rules).lift),
