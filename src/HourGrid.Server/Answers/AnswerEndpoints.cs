@@ -55,53 +55,56 @@ internal static class AnswerEndpoints
         return endpoint;
     }
 
-    private static AnswerRecord Answer(RequestBody body, AnswerService room, CancellationToken cancellation) =>
-        room.Answer(body.Ask(), cancellation);
+    private static AnswerRecord Answer(RequestBody body, AnswerService answers, CancellationToken cancellation) =>
+        answers.Answer(body.Ask(), cancellation);
 
-    private static AnswerRecord AtOnce(RequestBody body, AnswerService room, CancellationToken cancellation) =>
-        room.AnswerAtOnce(body.Ask(), cancellation);
+    private static AnswerRecord AtOnce(RequestBody body, AnswerService answers, CancellationToken cancellation) =>
+        answers.AnswerAtOnce(body.Ask(), cancellation);
 
-    private static RankedPage WeekShapes(RequestBody body, AnswerService room, CancellationToken cancellation) =>
-        room.WeekShapes(
+    private static RankedPage WeekShapes(RequestBody body, AnswerService answers, CancellationToken cancellation) =>
+        answers.WeekShapes(
             body.Ask(),
             body.Whole("first", 0, AnsweredAsk.MostListed),
             body.Whole("count", 1, LargestPage),
             cancellation
         );
 
-    private static RankedPage Spread(RequestBody body, AnswerService room, CancellationToken cancellation) =>
-        room.MostDifferent(body.Ask(), body.Whole("count", 1, LargestPage), cancellation);
+    private static RankedPage Spread(RequestBody body, AnswerService answers, CancellationToken cancellation) =>
+        answers.MostDifferent(body.Ask(), body.Whole("count", 1, LargestPage), cancellation);
 
     private static Results<Ok<RankedPage>, ProblemHttpResult> LookAlikes(
         RequestBody body,
-        AnswerService room,
+        AnswerService answers,
         CancellationToken cancellation
     ) =>
-        room.LookAlikes(body.Ask(), body.Texts("sections", MostSections), LargestPage, cancellation) is { } page
+        answers.LookAlikes(body.Ask(), body.Texts("sections", MostSections), LargestPage, cancellation) is { } page
             ? TypedResults.Ok(page)
             : TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,
                 detail: "sections: they are no timetable of this ask."
             );
 
-    private static CostsRecord Costs(RequestBody body, AnswerService room, CancellationToken cancellation) =>
-        room.Costs(body.Ask(), cancellation);
+    private static CostsRecord Costs(RequestBody body, AnswerService answers, CancellationToken cancellation) =>
+        answers.Costs(body.Ask(), cancellation);
 
-    private static StandingsRecord Standings(RequestBody body, AnswerService room, CancellationToken cancellation) =>
-        room.Standings(body.Ask(), cancellation);
+    private static StandingsRecord Standings(
+        RequestBody body,
+        AnswerService answers,
+        CancellationToken cancellation
+    ) => answers.Standings(body.Ask(), cancellation);
 
     private static NearestWeekRecord NearestWeek(
         RequestBody body,
-        AnswerService room,
+        AnswerService answers,
         CancellationToken cancellation
-    ) => room.NearestWeek(body.Ask(), cancellation);
+    ) => answers.NearestWeek(body.Ask(), cancellation);
 
     private static Results<Ok<WhyRecord>, ProblemHttpResult> WhyNone(
         RequestBody body,
-        AnswerService room,
+        AnswerService answers,
         CancellationToken cancellation
     ) =>
-        room.WhyNone(body.Ask(), cancellation) is { } why
+        answers.WhyNone(body.Ask(), cancellation) is { } why
             ? TypedResults.Ok(why)
             : TypedResults.Problem(
                 statusCode: StatusCodes.Status422UnprocessableEntity,

@@ -55,8 +55,8 @@ internal static class PutByEndpoints
     private static NearestRecord Nearest(RequestBody body, PutByService held, CancellationToken cancellation) =>
         held.Nearest(body.Ask(), body.Sections(), cancellation);
 
-    private static PlaceRecord Place(RequestBody body, AnswerService room, CancellationToken cancellation) =>
-        room.Place(body.Ask(), body.Sections(), cancellation);
+    private static PlaceRecord Place(RequestBody body, AnswerService answers, CancellationToken cancellation) =>
+        answers.Place(body.Ask(), body.Sections(), cancellation);
 
     private static NameRecord Name(RequestBody body, PutByService held, CancellationToken cancellation)
     {

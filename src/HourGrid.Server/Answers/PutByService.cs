@@ -11,7 +11,7 @@ using HourGrid.Server.Catalogues;
 namespace HourGrid.Server.Answers;
 
 /// <summary>Answers about timetables that were put by: how they stand, how they survive, how they differ.</summary>
-internal sealed class PutByService(CurrentCatalogue catalogue, AnswerService room)
+internal sealed class PutByService(CurrentCatalogue catalogue, AnswerService answers)
 {
     private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
 
@@ -85,7 +85,7 @@ internal sealed class PutByService(CurrentCatalogue catalogue, AnswerService roo
     {
         var snapshot = catalogue.SnapshotOf(ask);
         var timetable = Timetable.Of(snapshot, sections);
-        var others = room.Best(ask, cancellation).Select(one => (one.Timetable, one.Measures)).ToArray();
+        var others = answers.Best(ask, cancellation).Select(one => (one.Timetable, one.Measures)).ToArray();
         return ProposedName.Of(timetable, new TimetableMeasurer(ask).Of(timetable), others, snapshot.Campuses, taken);
     }
 

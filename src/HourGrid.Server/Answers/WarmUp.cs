@@ -15,7 +15,7 @@ namespace HourGrid.Server.Answers;
 /// Answers an ask of its own before the server takes requests, so that the first student does not wait for code to be
 /// compiled.
 /// </summary>
-internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerService room, IOptions<JsonOptions> json)
+internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerService answers, IOptions<JsonOptions> json)
 {
     private const int Courses = 4;
     private const int Times = 3;
@@ -26,11 +26,11 @@ internal sealed class WarmUp(CurrentCatalogue catalogue, AnswerService room, IOp
         foreach (var term in catalogue.Terms.Take(1))
         {
             var ask = AskFor(catalogue.Find(term.Id)!);
-            var answer = room.Answer(ask, CancellationToken.None);
+            var answer = answers.Answer(ask, CancellationToken.None);
             JsonSerializer.SerializeToUtf8Bytes(answer, json.Value.SerializerOptions);
-            room.WeekShapes(ask, 0, 1, CancellationToken.None);
-            room.Costs(ask, CancellationToken.None);
-            room.Standings(ask, CancellationToken.None);
+            answers.WeekShapes(ask, 0, 1, CancellationToken.None);
+            answers.Costs(ask, CancellationToken.None);
+            answers.Standings(ask, CancellationToken.None);
         }
     }
 

@@ -13,7 +13,7 @@ namespace HourGrid.Server.Picks;
 internal sealed class PicksService(
     HourGridContext database,
     CurrentStudent student,
-    StepQuota room,
+    StepQuota quota,
     WriteTurns writes
 )
 {
@@ -37,7 +37,7 @@ internal sealed class PicksService(
                     .Where(step => step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept)
                     .ExecuteDeleteAsync(cancellation);
                 var step = Step(term, row.CurrentStep + 1, picks);
-                await room.MakeAsync(step.Size, cancellation);
+                await quota.MakeAsync(step.Size, cancellation);
                 row.CurrentStep++;
                 database.PicksSteps.Add(step);
             },

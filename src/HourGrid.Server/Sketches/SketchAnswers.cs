@@ -5,14 +5,14 @@ using HourGrid.Server.Computing;
 namespace HourGrid.Server.Sketches;
 
 /// <summary>Answers what was saved.</summary>
-internal sealed class SketchAnswers(AnswerService room, StudentQueue queue)
+internal sealed class SketchAnswers(AnswerService answers, StudentQueue queue)
 {
     /// <summary>What was saved stays saved when it cannot be answered in time; the sentence says so.</summary>
     public async Task<SavedSketchRecord> AnsweredAsync(SketchRecord sketch, Ask ask, CancellationToken cancellation)
     {
         try
         {
-            return new(sketch, await queue.RunAsync(() => room.Answer(ask, cancellation), cancellation), null);
+            return new(sketch, await queue.RunAsync(() => answers.Answer(ask, cancellation), cancellation), null);
         }
         catch (Exception problem) when (problem is AskTooLargeException or AskRefusedException or BusyException)
         {

@@ -81,22 +81,22 @@ internal static class SketchEndpoints
         string term,
         RequestBody body,
         SketchStore shelf,
-        AnswerService room,
+        AnswerService asks,
         CancellationToken cancellation
-    ) => await AddAsync(term, Content(body, body.Ask()), shelf, room, cancellation);
+    ) => await AddAsync(term, Content(body, body.Ask()), shelf, asks, cancellation);
 
     /// <summary>A new sketch, once it can be answered and there is room for it.</summary>
     public static async Task<Results<Ok<SketchRecord>, ProblemHttpResult>> AddAsync(
         string term,
         SketchContent content,
         SketchStore shelf,
-        AnswerService room,
+        AnswerService asks,
         CancellationToken cancellation
     )
     {
         if (content.Ask.Term.Value != term)
             return OtherTerm(term);
-        room.Check(content.Ask);
+        asks.Check(content.Ask);
         return await shelf.NewAsync(content, cancellation) is { } sketch ? TypedResults.Ok(sketch) : NoRoom();
     }
 
@@ -165,13 +165,13 @@ internal static class SketchEndpoints
         Guid id,
         RequestBody body,
         SketchService desk,
-        AnswerService room,
+        AnswerService asks,
         SketchAnswers answers,
         CancellationToken cancellation
     )
     {
         var ask = body.Ask();
-        room.Check(ask);
+        asks.Check(ask);
         var change = await desk.SaveAsync(id, body.Version(), Content(body, ask), cancellation);
         return await ResultAsync(change, answers, cancellation);
     }

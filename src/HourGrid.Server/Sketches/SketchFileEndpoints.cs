@@ -21,7 +21,7 @@ internal static class SketchFileEndpoints
             .ProducesProblems();
         Map("file", "SketchFile", (content, _, _) => SketchJson.Write(content));
         Map("ask", "SketchAsk", (content, _, _) => AskJson.Write(content.Ask));
-        Map("answer", "SketchAnswer", (content, room, cancellation) => room.File(content.Ask, cancellation));
+        Map("answer", "SketchAnswer", (content, answers, cancellation) => answers.File(content.Ask, cancellation));
 
         void Map(string file, string name, Func<SketchContent, AnswerService, CancellationToken, byte[]> write) =>
             sketches
@@ -30,14 +30,14 @@ internal static class SketchFileEndpoints
                     (
                         Guid id,
                         SketchService desk,
-                        AnswerService room,
+                        AnswerService answers,
                         StudentQueue queue,
                         CancellationToken cancellation
                     ) =>
                         GiveAsync(
                             id,
                             desk,
-                            content => queue.RunAsync(() => write(content, room, cancellation), cancellation),
+                            content => queue.RunAsync(() => write(content, answers, cancellation), cancellation),
                             $"{file}.json",
                             cancellation
                         )
@@ -51,9 +51,9 @@ internal static class SketchFileEndpoints
         string term,
         RequestBody body,
         SketchStore shelf,
-        AnswerService room,
+        AnswerService answers,
         CancellationToken cancellation
-    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body.Root).Value, shelf, room, cancellation);
+    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body.Root).Value, shelf, answers, cancellation);
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> GiveAsync(
         Guid id,

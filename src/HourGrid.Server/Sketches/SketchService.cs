@@ -8,7 +8,7 @@ using Microsoft.EntityFrameworkCore;
 namespace HourGrid.Server.Sketches;
 
 /// <summary>Changes a sketch of the current student. Each change is one transaction and one step of undo.</summary>
-internal sealed class SketchService(HourGridContext database, SketchRows rows, StepQuota room, WriteTurns writes)
+internal sealed class SketchService(HourGridContext database, SketchRows rows, StepQuota quota, WriteTurns writes)
 {
     private const int StepsKept = 200;
 
@@ -41,7 +41,7 @@ internal sealed class SketchService(HourGridContext database, SketchRows rows, S
                         .Where(step => step.Number > row.CurrentStep || step.Number <= row.CurrentStep - StepsKept)
                         .ExecuteDeleteAsync(cancellation);
                 var step = SketchRows.Step(id, row.CurrentStep + 1, content);
-                await room.MakeAsync(step.Size, cancellation);
+                await quota.MakeAsync(step.Size, cancellation);
                 row.CurrentStep++;
                 database.SketchSteps.Add(step);
                 return null;
