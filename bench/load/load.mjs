@@ -1,6 +1,7 @@
 // The load on a server at an address: load.mjs ADDRESS CATALOGUE [IMPORT-COMMAND …]; the command imports while others save.
+import { worsts } from './greed.mjs';
 import { Made } from './made.mjs';
-import { besideTheWorst, mixed, saving, steady, worsts } from './stages.mjs';
+import { besideTheWorst, mixed, saving, steady } from './stages.mjs';
 
 const [address, catalogue, only, ...importing] = process.argv.slice(2);
 const made = new Made(catalogue);
@@ -10,7 +11,7 @@ const groups = {
   },
   steady: async () => console.log(await steady(address, made, 700)),
   worst: async () => {
-    for (const worst of worsts) console.log(await besideTheWorst(address, made, ...worst));
+    for (const worst of worsts) console.log(await besideTheWorst(address, made, catalogue, worst));
   },
   saves: async () => {
     console.log(await saving(address, made, 'by themselves'));

@@ -3,7 +3,8 @@
 import { spawn } from 'node:child_process';
 import { evenly, oneAfterTheOther } from './arrivals.mjs';
 import { Figures } from './figures.mjs';
-import { Student, term } from './student.mjs';
+import { Greed } from './greed.mjs';
+import { Student } from './student.mjs';
 
 const seconds = 10;
 const longest = 600;
@@ -37,60 +38,21 @@ export async function steady(address, made, count) {
 }
 
 /** Sixty answers a second for others, while some do the worst they can. */
-export async function besideTheWorst(address, made, name, count, atOnce, worst) {
-  const [others, greedy] = await Promise.all([visiting(address, 60), visiting(address, count * atOnce)]);
-  // Several connections of one student.
-  greedy.forEach((one, i) => (one.headers = greedy[i - (i % atOnce)].headers));
+export async function besideTheWorst(address, made, catalogue, [name, count, atOnce]) {
+  const others = await visiting(address, 60);
   const figures = new Figures();
-  let isOver = false;
-  let done = 0;
-  let refused = 0;
-  const greed = greedy.map(async (student) => {
-    while (!isOver) {
-      const { status } = await worst(student, made);
-      if (status === 200) done++;
-      else if (status === 429) refused++;
-      else throw new Error(`${name}: ${status}`);
-    }
-  });
-  // All of them sending at once keeps this client busy for a moment.
+  const greed = new Greed(address, catalogue, name, count, atOnce);
+  await greed.isUnderWay();
+  // Hundreds sending their first at once keep both sides busy for a third of a second.
   await wait(1_000);
   await evenly(others, 60, seconds, (student) => figures.measure('others', () => student.answer(made.ask())));
-  isOver = true;
-  greedy.forEach((student) => student.leave());
-  await Promise.allSettled(greed);
+  const { done, refused } = await greed.ends();
   others.forEach((student) => student.leave());
   return figures.lines(
     `60 answers a second beside ${name} (${done} of it done, ${refused} refused)`,
     seconds,
   );
 }
-
-const fits = (student, made) =>
-  student.sendBlindly('POST', '/api/answers/fits', { ask: made.ask(6), courses: made.ids(50) });
-
-const picture = (student, made) => {
-  const sections = made.courses.flatMap((course) =>
-    course.sections.filter((section) => section.term === term),
-  );
-  return student.sendBlindly('POST', `/api/terms/${term}/timetable/png`, {
-    name: 'A week',
-    sections: sections.slice(0, 80).map((section) => section.number),
-    theme: 'light',
-    colours: {},
-  });
-};
-
-const description = (student) => student.sendBlindly('GET', '/api/openapi.json');
-
-export const worsts = [
-  ['nothing', 0, 1, fits],
-  ['one student with 8 × the fits of 50 courses', 1, 8, fits],
-  ['eight students with 64 × the fits of 50 courses each', 8, 64, fits],
-  ['one student with 8 × a picture of 80 sections', 1, 8, picture],
-  ['eight students with 8 × a picture of 80 sections each', 8, 8, picture],
-  ['one with 32 × the description of the API', 1, 32, description],
-];
 
 /** A hundred saves a second, by themselves or while a command runs. */
 export async function saving(address, made, title, command) {
