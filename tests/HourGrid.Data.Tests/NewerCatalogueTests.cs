@@ -155,6 +155,25 @@ public sealed class NewerCatalogueTests : IDisposable
     }
 
     [Fact]
+    public async Task Of_a_section_that_comes_and_goes_the_newest_is_kept()
+    {
+        var sample = TestDatabase.Sample();
+        var newer = Newer(sample, out var told);
+        await PrepareAsync();
+        foreach (var catalogue in new[] { sample, newer, sample, newer, sample, newer })
+            await ImportAsync(catalogue, Now);
+        await using var database = file.Open();
+        var news = await database.SectionChanges.ToListAsync();
+        Assert.Equal(news.Count, news.DistinctBy(row => (row.TermId, row.Number)).Count());
+        Assert.Equal(
+            told.Where(pair => pair.Value is SectionChange.Gone or SectionChange.Moved)
+                .Select(pair => pair.Key)
+                .Order(),
+            news.Where(row => row.Import == 6).Select(row => row.Number).Order()
+        );
+    }
+
+    [Fact]
     public async Task Only_one_imports_at_a_time()
     {
         await PrepareAsync();

@@ -1,7 +1,5 @@
-using System.Diagnostics;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
-using HourGrid.Data.Sketches;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
@@ -12,15 +10,6 @@ namespace HourGrid.Data.Catalogue;
 /// </summary>
 public static class CatalogueImport
 {
-    /// <summary>News of sections are written so many at a time; nobody waits for more.</summary>
-    private const int NewsAtATime = 100;
-
-    /// <summary>
-    /// After each piece the database is left to others for so many times as long: whoever finds it taken looks again after a
-    /// pause, and would seldom find it free if the next piece came at once.
-    /// </summary>
-    private const int Rest = 9;
-
     private const int TheOnlyState = 1;
 
     /// <summary>Imports the catalogue unless there is one already.</summary>
@@ -77,9 +66,11 @@ public static class CatalogueImport
         {
             await building;
             var import = (state?.Import ?? 0) + 1;
-            await TellAsync(database, changes, import, asOfUtc, cancellation);
+            var news = new SectionNews(database);
+            await news.WriteAsync(changes, import, asOfUtc, cancellation);
             await SwitchAsync(database, catalogue, asOfUtc, () => files.Keep(part, import), cancellation);
             files.DropBefore(import);
+            await news.DropOlderAsync(CancellationToken.None);
             return changes;
         }
         finally
@@ -92,57 +83,6 @@ public static class CatalogueImport
     {
         foreach (var term in catalogue.Terms)
             _ = new CourseIndex(catalogue.SnapshotOf(term.Id)!);
-    }
-
-    /// <summary>Writes what became of sections, a few at a time. Nobody is told of it before the import holds.</summary>
-    private static async Task TellAsync(
-        HourGridContext database,
-        CatalogueChanges changes,
-        int import,
-        DateTime asOfUtc,
-        CancellationToken cancellation
-    )
-    {
-        // An import that was killed may have left some under the same number.
-        var left = database.SectionChanges.Where(row => row.Import >= import).OrderBy(row => row.Id);
-        while (await RestAfterAsync(() => left.Take(NewsAtATime).ExecuteDeleteAsync(cancellation), cancellation) > 0)
-        { }
-        var news = changes
-            .Sections.Where(one => one.Change is SectionChange.Gone or SectionChange.Moved)
-            .Select(one => new SectionChangeRow
-            {
-                TermId = one.Term.Value,
-                CourseId = one.Course.Value,
-                Number = one.Number.Value,
-                Label = one.Before!.Label,
-                IsGone = one.Change == SectionChange.Gone,
-                ImportedUtc = asOfUtc,
-                Import = import,
-            });
-        foreach (var some in news.Chunk(NewsAtATime))
-            await RestAfterAsync(() => InsertAsync(database, some, cancellation), cancellation);
-    }
-
-    private static async Task<int> InsertAsync(
-        HourGridContext database,
-        SectionChangeRow[] rows,
-        CancellationToken cancellation
-    )
-    {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
-        using var table = new RowTable<SectionChangeRow>(database);
-        table.InsertAll(rows);
-        await transaction.CommitAsync(cancellation);
-        return rows.Length;
-    }
-
-    private static async Task<int> RestAfterAsync(Func<Task<int>> write, CancellationToken cancellation)
-    {
-        var began = Stopwatch.GetTimestamp();
-        var written = await write();
-        if (written > 0)
-            await Task.Delay(Rest * Stopwatch.GetElapsedTime(began), cancellation);
-        return written;
     }
 
     /// <summary>Makes what was written the catalogue that holds.</summary>
