@@ -49,7 +49,7 @@ public sealed class AnswerBasisTests
                     var snapshot = catalogue.SnapshotOf(ask.Term)!;
                     var preferred = Moved(ask, start, end) with
                     {
-                        Weights = new() { Idle = 100, Moves = 0 },
+                        Weights = new Weights().With("idle", 100).With("moves", 0),
                         Breaks = [.. ask.Breaks.Select(one => IsHard(one.Strength) ? one : one with { Minutes = 5 })],
                     };
                     if (!IsOne(AnswerBasis.OfCounts(snapshot, ask), AnswerBasis.OfCounts(snapshot, preferred)))

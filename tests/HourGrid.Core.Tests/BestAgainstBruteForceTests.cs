@@ -30,7 +30,7 @@ public sealed class BestAgainstBruteForceTests
             {
                 var (catalogue, ask) = world;
                 if (nothingMatters)
-                    ask = ask with { Weights = NoWeights };
+                    ask = ask with { Weights = MeasureList.NoWeights };
                 var expected = byShape
                     ? PlainRanking.SortedShapes(catalogue, ask)
                     : PlainRanking.Sorted(catalogue, ask);
@@ -44,7 +44,7 @@ public sealed class BestAgainstBruteForceTests
                     best.Timetables.Select(one => $"{one.Rank}: {one.Score} {Keys.Of(one.Timetable)}")
                 );
                 // The measures come from the tables of ranking; those taken of the timetable itself are the same.
-                var measures = new TimetableMeasurer(ask);
+                var measures = new TimetableMeasurer(catalogue.SnapshotOf(ask.Term)!, ask);
                 Assert.All(best.Timetables, one => Assert.Equal(measures.Of(one.Timetable), one.Measures));
             },
             iter: Draws.Of(Cases)
@@ -96,7 +96,11 @@ public sealed class BestAgainstBruteForceTests
             Term = term.Id,
             Seats = SeatsAdmitted.Any,
             Credits = new(Credits.Of(3), Credits.Of(7.5m)),
-            Weights = NoWeights with { Seats = 100, Wanted = 20, EarlierFinish = 60, LaterStart = 20 },
+            Weights = MeasureList
+                .NoWeights.With("seats", 100)
+                .With("wanted", 20)
+                .With("earlierFinish", 60)
+                .With("laterStart", 20),
             Wanted =
             [
                 .. snapshot.Courses.Select(course => new WantedCourse
@@ -115,15 +119,4 @@ public sealed class BestAgainstBruteForceTests
                 Best.Of(problem, count, byShape: true).Timetables.Select(one => Keys.Of(one.Timetable))
             );
     }
-
-    /// <summary>With no weight all scores are 0, and the order is that of the registration numbers.</summary>
-    private static readonly Weights NoWeights = new()
-    {
-        ClassDays = 0,
-        Idle = 0,
-        Moves = 0,
-        Soft = 0,
-        BreaksMissed = 0,
-        Wanted = 0,
-    };
 }

@@ -132,47 +132,32 @@ public sealed class ComparingTests
     [Fact]
     public void The_best_of_each_measure_is_marked_ties_and_equals_too()
     {
-        WeekMeasures a = new(4, 190, new(570), new(1000), 300, 200, 20, 0, 0, 3, 0, 5);
         var rows = MeasureRows.Of(
             [
-                a,
-                a with
-                {
-                    IdleMinutes = 100,
-                    SeatsToSpare = 5,
-                },
-                a with
-                {
-                    IdleMinutes = 100,
-                    EarliestStart = new(600),
-                },
+                Figures(idle: 190, seats: 3, start: 570),
+                Figures(idle: 100, seats: 5, start: 570),
+                Figures(idle: 100, seats: 3, start: 600),
             ],
-            new()
-            {
-                ClassDays = 10,
-                Idle = 20,
-                LaterStart = 90,
-                Wanted = 0,
-                Soft = 0,
-                BreaksMissed = 0,
-                Moves = 0,
-            }
+            MeasureList.NoWeights.With("classDays", 10).With("idle", 20).With("laterStart", 90)
         );
         Assert.Equal(
-            [
-                ComparedMeasure.EarliestStart,
-                ComparedMeasure.Idle,
-                ComparedMeasure.ClassDays,
-                ComparedMeasure.LatestEnd,
-            ],
-            rows.Take(4).Select(row => row.Measure)
+            ["earliestStart", "idleMinutes", "classDays", "latestEnd"],
+            rows.Take(4).Select(row => row.Measure.Name)
         );
         Assert.Equal([false, false, true], rows[0].Best);
         Assert.Equal([false, true, true], rows[1].Best);
         Assert.True(rows[2].IsEqual);
         Assert.Equal([false, false, false], rows[2].Best);
-        Assert.Equal([false, true, false], rows.Single(row => row.Measure == ComparedMeasure.SeatsToSpare).Best);
+        Assert.Equal([false, true, false], rows.Single(row => row.Measure == SeatsToSpare.Measure).Best);
     }
+
+    private static WeekMeasures Figures(int idle, int seats, int start) =>
+        new(measure =>
+            measure == IdleMinutes.Measure ? idle
+            : measure == SeatsToSpare.Measure ? seats
+            : measure == EarliestStart.Measure ? start
+            : 4
+        );
 
     [Fact]
     public void A_name_tells_what_is_rare_and_is_never_taken_twice() =>
@@ -245,7 +230,11 @@ public sealed class ComparingTests
     private static Compared Compared(string name, CatalogueSnapshot snapshot, params string[] numbers)
     {
         var timetable = Timetable.Of(snapshot, numbers.Select(number => new RegistrationNumber(number)).ToHashSet());
-        return new(name, timetable, new TimetableMeasurer(new() { Term = Term.Id, Wanted = [] }).Of(timetable));
+        return new(
+            name,
+            timetable,
+            new TimetableMeasurer(snapshot, new() { Term = Term.Id, Wanted = [] }).Of(timetable)
+        );
     }
 
     private static IEnumerable<RegistrationNumber> Numbers(Timetable timetable) =>

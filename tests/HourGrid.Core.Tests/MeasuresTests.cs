@@ -30,49 +30,18 @@ public sealed class MeasuresTests
                     Campus = drawn.Campus with { Preferred = catalogue.Campuses[0].Id },
                 };
                 var best = Best.Of(Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask), 20, byShape: true);
-                var measures = new TimetableMeasurer(ask);
+                var measures = new TimetableMeasurer(catalogue.SnapshotOf(ask.Term)!, ask);
                 foreach (var one in best.Timetables)
                 {
                     var plain = PlainMeasures.Of(catalogue, ask, Keys.Plain(one.Timetable));
-                    Assert.Equal(plain, Say(measures.Of(one.Timetable)));
+                    Assert.Equal(plain, Figures(measures.Of(one.Timetable)));
+                    Assert.Equal(plain, Figures(one.Measures));
                 }
             },
             iter: Draws.Of(2000)
         );
 
-    [Fact]
-    public void Taken_courses_and_seats_to_spare_are_counted()
-    {
-        var all = DrawnWorld.All.Where(pair =>
-            Counts.Of(Problem.Compile(pair.Catalogue.SnapshotOf(pair.Ask.Term)!, pair.Ask)).Total.Timetables > 0
-        );
-        all.Sample(
-            (catalogue, ask) =>
-            {
-                var problem = Problem.Compile(catalogue.SnapshotOf(ask.Term)!, ask);
-                var timetable = Best.Of(problem, 1).Timetables[0].Timetable;
-                var measured = new TimetableMeasurer(ask).Of(timetable);
-                Assert.Equal(timetable.Bundles.Count, measured.WantedTaken);
-                Assert.Equal(timetable.Sections.Min(section => section.FreeSeats), measured.SeatsToSpare);
-            },
-            iter: Draws.Of(200)
-        );
-    }
-
-    private static string Say(WeekMeasures measures) =>
-        measures.EarliestStart is not { } start || measures.LatestEnd is not { } end
-            ? "no hours"
-            : string.Join(
-                " ",
-                measures.ClassDays,
-                measures.IdleMinutes,
-                start.Value,
-                end.Value,
-                measures.LongestDay,
-                measures.LongestStretch,
-                measures.CampusMovesTenths,
-                measures.SoftMinutes,
-                measures.BreaksMissed,
-                measures.AwayMinutes
-            );
+    /// <summary>By its name, as the plain ones.</summary>
+    private static Dictionary<string, long?> Figures(WeekMeasures measures) =>
+        MeasureList.All.ToDictionary(measure => measure.Name, measure => (long?)measures[measure]);
 }

@@ -10,9 +10,7 @@ namespace HourGrid.Formats.Tests;
 /// <summary>Answers as a file: writer, schema and example hold to each other.</summary>
 public sealed class AnswerFileTests
 {
-    private static readonly JsonSchema Schema = JsonSchema.FromText(
-        File.ReadAllText(Repository.PathOf("docs", "formats", "answer.schema.json"))
-    );
+    private static readonly JsonSchema Schema = SchemaTests.AnswerSchema;
 
     private static readonly UniversityCatalogue Catalogue = CatalogueJson
         .Read(File.ReadAllBytes(Repository.PathOf("demo", "saltmere.catalogue.json")))

@@ -40,7 +40,7 @@ public sealed class AskJsonTests
         Assert.Equivalent(ask, again.Value, strict: true);
         Assert.Equal([2, 3], again.Value.TimeBlocks[0].Weeks.Weeks());
         Assert.Equal(18.5m, again.Value.Credits.Max?.Value);
-        Assert.Equal(10, again.Value.Weights.Away);
+        Assert.Equal(10, again.Value.Weights["away"]);
     }
 
     [Fact]

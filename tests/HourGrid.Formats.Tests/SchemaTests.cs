@@ -1,5 +1,6 @@
 using System.Text;
 using System.Text.Json.Nodes;
+using HourGrid.Core.Measures;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
@@ -15,7 +16,12 @@ public sealed class SchemaTests
 
     internal static JsonSchema CatalogueSchema => Catalogue;
 
+    // Asks and answers refer to it.
+    private static readonly JsonSchema Measures = Load("measures");
+
     private static readonly JsonSchema Ask = Load("ask");
+
+    internal static JsonSchema AnswerSchema { get; } = Load("answer");
 
     // Refers to the schema of asks.
     private static readonly JsonSchema Sketch = Load("sketch");
@@ -47,6 +53,22 @@ public sealed class SchemaTests
             Ask,
             Encoding.UTF8.GetString(AskJson.Write(AskJson.Read(Encoding.UTF8.GetBytes(AskJsonTests.Full)).Value))
         );
+    }
+
+    [Fact]
+    public void Measures_and_weights_are_those_of_the_list()
+    {
+        var shared = JsonNode.Parse(File.ReadAllText(Repository.PathOf("docs", "formats", "measures.schema.json")))!;
+        IEnumerable<string> Fields(string name) =>
+            shared["$defs"]![name]!["properties"]!.AsObject().Select(field => field.Key);
+        Assert.Equal(MeasureList.All.Select(measure => measure.Name), Fields("measures"));
+        Assert.Equal(MeasureList.Weighed.Select(measure => measure.Weight), Fields("weights"));
+        var described = File.ReadAllText(Repository.PathOf("docs", "formats", "measures.md"));
+        foreach (var measure in MeasureList.All)
+            Assert.Contains(
+                measure.Weight is null ? $"| `{measure.Name}` |" : $"`{measure.Weight}`, {measure.UsualWeight} |",
+                described
+            );
     }
 
     /// <summary>

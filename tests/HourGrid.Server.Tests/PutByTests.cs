@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Measures;
 using HourGrid.Core.PutBy;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
@@ -288,15 +289,15 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         var student = await server.StudentAsync();
         PutByTimetable[] three = [PutBy(1, "A"), PutBy(5, "B"), PutBy(9, "C")];
         var compared = await student.PostAsJsonAsync("/api/answers/compared", AboutAll(Asked, three)).JsonAsync();
-        Assert.Equal(12, compared["rows"]!.AsArray().Count);
+        Assert.Equal(MeasureList.All.Count, compared["rows"]!.AsArray().Count);
         Assert.Equal(
             ["A and B", "A and C", "B and C"],
             compared["pairs"]!.AsArray().Select(pair => pair!["sentence"]!.GetValue<string>()[..7])
         );
         var idle = compared["rows"]!.AsArray().Single(row => row!["measure"]!.GetValue<string>() == "idleMinutes")!;
         Assert.Equal(
-            new[] { 1, 5, 9 }.Select(rank => Best[rank - 1].Measures.IdleMinutes),
-            idle["values"]!.AsArray().Select(value => value!.GetValue<int>())
+            new[] { 1, 5, 9 }.Select(rank => Best[rank - 1].Measures[IdleMinutes.Measure]),
+            idle["values"]!.AsArray().Select(value => (int?)value!.GetValue<int>())
         );
         await student.PostAsJsonAsync("/api/answers/compared", AboutAll(Asked)).JsonAsync(422);
     }

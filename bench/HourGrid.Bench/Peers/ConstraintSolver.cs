@@ -3,6 +3,7 @@ using Google.OrTools.Sat;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Bench.Peers;
@@ -16,13 +17,9 @@ internal static class ConstraintSolver
 {
     /// <summary>What it ranks by.</summary>
     public static Weights Weights { get; } =
-        new()
-        {
-            Moves = 0,
-            Soft = 0,
-            BreaksMissed = 0,
-            Wanted = 0,
-        };
+        MeasureList
+            .NoWeights.With(ClassDays.Measure.Weight, ClassDays.Measure.UsualWeight)
+            .With(IdleMinutes.Measure.Weight, IdleMinutes.Measure.UsualWeight);
 
     /// <param name="Found">Timetables it listed.</param>
     /// <param name="Seconds">The time it took.</param>
@@ -112,7 +109,7 @@ internal static class ConstraintSolver
         var start = model.NewIntVar(0, Minute.PerDay, $"start {day} {week}");
         var end = model.NewIntVar(0, Minute.PerDay, $"end {day} {week}");
         model.Add(end >= start);
-        var weightOfMinute = (int)(1000 * share * problem.Ask.Weights.Idle * 1000 / 1500);
+        var weightOfMinute = (int)(1000 * share * IdleMinutes.Measure.WeightIn(problem.Ask.Weights) * 1000 / 1500);
         for (var course = 0; course < taken.Length; course++)
         for (var bundle = 0; bundle < taken[course].Length; bundle++)
         {
@@ -131,7 +128,10 @@ internal static class ConstraintSolver
         }
         cost.AddTerm(end, weightOfMinute);
         cost.AddTerm(start, -weightOfMinute);
-        cost.AddTerm(used, (int)(1000 * share * problem.Ask.Weights.ClassDays * 1000 / Weekdays.PerWeek));
+        cost.AddTerm(
+            used,
+            (int)(1000 * share * ClassDays.Measure.WeightIn(problem.Ask.Weights) * 1000 / Weekdays.PerWeek)
+        );
     }
 
     private sealed class Counter : CpSolverSolutionCallback

@@ -1,35 +1,13 @@
 import type { MeasureRow } from '@/api/client';
-import { sayCount } from '@/lib/count';
-import { sayLength, sayTime } from '@/lib/time';
-import { sayTenths } from '@/sketch/facts';
-
-type Words = { name: string; say: (value: number) => string };
-
-const time = { say: sayTime };
-const length = { say: sayLength };
-const count = { say: (value: number) => sayCount(value) };
-
-const words: Record<string, Words> = {
-  classDays: { name: 'Days with class', ...count },
-  idleMinutes: { name: 'Between classes a week', ...length },
-  earliestStart: { name: 'First class starts', ...time },
-  latestEnd: { name: 'Last class ends', ...time },
-  longestDay: { name: 'Longest day', ...length },
-  longestStretch: { name: 'Longest without a pause', ...length },
-  campusMovesTenths: { name: 'Campus moves a week', say: sayTenths },
-  softMinutes: { name: 'In rather-not hours a week', ...length },
-  breaksMissed: { name: 'Breaks missed a week', ...count },
-  seatsToSpare: { name: 'Fewest seats left', ...count },
-  awayMinutes: { name: 'Away from your campus a week', ...length },
-  wantedTaken: { name: 'Courses taken', ...count },
-};
+import { sayLength } from '@/lib/time';
+import { measureOf } from '@/sketch/measures';
 
 export function nameOfMeasure(row: MeasureRow): string {
-  return words[row.measure]?.name ?? row.measure;
+  return measureOf(row.measure)?.name ?? row.measure;
 }
 
 export function sayMeasure(row: MeasureRow, value: number | null): string {
-  return value === null ? 'no set hours' : (words[row.measure]?.say(value) ?? String(value));
+  return value === null ? 'no set hours' : (measureOf(row.measure)?.say(value) ?? String(value));
 }
 
 /** A value as what it is more or less than another one. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Course, PutBy, PutByState, Ranked } from '@/api/client';
 import { addCourse, chooseBetween, limitCourse, markSection, wantedOf } from './edits';
-import { cardFacts, factsOf, sayFacts, sayTenths } from './facts';
+import { cardFacts, factsOf, sayFacts } from './facts';
+import { sayTenths } from './measures';
 import { sayLimits, sayTake } from './limits';
 import { differsInWeightsAlone, isPlace, nearest } from './places';
 import { sayBroken } from './sayBroken';

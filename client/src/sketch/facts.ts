@@ -1,6 +1,9 @@
-import type { Ask, Ranked } from '@/api/client';
+import type { Ranked } from '@/api/client';
 import { countOf, sayCount } from '@/lib/count';
 import { minuteOf, sayHours, sayLength } from '@/lib/time';
+import { type MeasureSaid, measureList, sayTenths, type Weights } from './measures';
+
+const factsOnCard = 4;
 
 export type Fact = { name: string; value: string };
 
@@ -34,43 +37,24 @@ export function sayFacts({ measures, credits }: Pick<Ranked, 'measures' | 'credi
   ].join(' · ');
 }
 
-type Weights = Ask['weights'];
-
 /** The facts a card has room for: those that matter most to the student, in their order. */
 export function cardFacts({ measures }: Ranked, weights: Weights): string[] {
-  const { earliestStart, latestEnd } = measures;
-  const hours =
-    earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours';
-  const byWeight: { weight: number; text: string }[] = [
-    { weight: weights.classDays, text: countOf(measures.classDays, 'day') },
-    { weight: weights.idle, text: `idle ${sayLength(measures.idleMinutes)}` },
-    { weight: Math.max(weights.laterStart, weights.earlierFinish), text: hours },
-    { weight: weights.stretch, text: `${sayLength(measures.longestStretch)} unbroken` },
-    {
-      weight: weights.moves,
-      text: `${sayTenths(measures.campusMovesTenths)} ${measures.campusMovesTenths === 10 ? 'move' : 'moves'}`,
-    },
-    { weight: weights.seats, text: `${countOf(measures.seatsToSpare, 'seat')} spare` },
-    { weight: weights.away, text: `${sayLength(measures.awayMinutes)} away` },
-    {
-      weight: measures.softMinutes > 0 ? weights.soft : -1,
-      text: `${sayLength(measures.softMinutes)} rather not`,
-    },
-    {
-      weight: measures.breaksMissed > 0 ? weights.breaksMissed : -1,
-      text: `${countOf(measures.breaksMissed, 'break')} missed`,
-    },
-  ];
+  const byText = new Map<string, { text: string; weight: number; i: number }>();
+  // Hours are one fact for two measures: what matters more of them counts.
+  Object.values<MeasureSaid>(measureList).forEach(({ card, weight }, i) => {
+    const text = card?.(measures);
+    if (text == null || weight === undefined) return;
+    const before = byText.get(text);
+    byText.set(text, {
+      text,
+      weight: Math.max(before?.weight ?? 0, weights[weight.name]),
+      i: before?.i ?? i,
+    });
+  });
   // The order among equals is the one they stand in, so that cards read alike.
-  const shown = byWeight
-    .map((fact, i) => ({ ...fact, i }))
+  return [...byText.values()]
     .sort((a, b) => b.weight - a.weight || a.i - b.i)
-    .slice(0, 4)
-    .sort((a, b) => a.i - b.i);
-  return shown.map((fact) => fact.text);
-}
-
-/** Tenths as 2 or 1.5. */
-export function sayTenths(tenths: number): string {
-  return String(tenths / 10);
+    .slice(0, factsOnCard)
+    .sort((a, b) => a.i - b.i)
+    .map((fact) => fact.text);
 }

@@ -1,4 +1,5 @@
 import type { Ask } from '@/api/client';
+import { weightsOf } from './measures';
 
 const noLimits: Ask['dayLimits'] = {
   earliestStart: null,
@@ -12,20 +13,7 @@ const noLimits: Ask['dayLimits'] = {
 
 /** For tests: weights of nothing but what they need. */
 export function testWeights(change: Partial<Ask['weights']> = {}): Ask['weights'] {
-  return {
-    classDays: 0,
-    idle: 0,
-    laterStart: 0,
-    earlierFinish: 0,
-    stretch: 0,
-    moves: 0,
-    soft: 50,
-    breaksMissed: 50,
-    seats: 0,
-    away: 0,
-    wanted: 100,
-    ...change,
-  };
+  return weightsOf({ soft: 50, breaksMissed: 50, wanted: 100, ...change });
 }
 
 /** For tests: an ask that asks nothing, changed as they need it. */

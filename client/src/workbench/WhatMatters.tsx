@@ -3,12 +3,12 @@ import { useState } from 'react';
 import type { Ask } from '@/api/client';
 import { isSame } from '@/lib/isSame';
 import { setWeights } from '@/sketch/edits';
+import { weighed, type Weights } from '@/sketch/measures';
 import { Fader } from '@/ui/Fader';
 import { IconButton } from '@/ui/IconButton';
 import { Select } from '@/ui/Select';
 import { startingPoints } from './startingPoints';
 
-type Weights = Ask['weights'];
 type Props = {
   weights: Weights;
   /** Orders what is possible by other weights without saving them; null ends it. */
@@ -18,23 +18,9 @@ type Props = {
   onSheet: () => void;
 };
 
-const faders: { weight: keyof Weights; label: string }[] = [
-  { weight: 'classDays', label: 'Fewer days' },
-  { weight: 'idle', label: 'Less idle time' },
-  { weight: 'laterStart', label: 'Later start' },
-  { weight: 'earlierFinish', label: 'Earlier finish' },
-  { weight: 'stretch', label: 'Shorter stretches' },
-  { weight: 'moves', label: 'Fewer moves' },
-  { weight: 'soft', label: 'Rather-not hours' },
-  { weight: 'breaksMissed', label: 'Wished breaks' },
-  { weight: 'seats', label: 'Seats to spare' },
-  { weight: 'away', label: 'Preferred campus' },
-  { weight: 'wanted', label: 'More courses' },
-];
-
 /** Those in use first. */
 const inOrder = (weights: Weights) =>
-  faders.toSorted((a, b) => Number(weights[b.weight] > 0) - Number(weights[a.weight] > 0));
+  weighed.toSorted((a, b) => Number(weights[b.weight] > 0) - Number(weights[a.weight] > 0));
 
 /** The student's weights; the order of all timetables follows them. */
 export function WhatMatters({ weights, onWeigh, change, onSheet }: Props) {

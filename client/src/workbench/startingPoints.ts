@@ -1,20 +1,6 @@
-import type { Ask } from '@/api/client';
+import { type Weights, weightsOf } from '@/sketch/measures';
 
-type Weights = Ask['weights'];
-
-const nothing: Weights = {
-  classDays: 0,
-  idle: 0,
-  laterStart: 0,
-  earlierFinish: 0,
-  stretch: 0,
-  moves: 0,
-  soft: 50,
-  breaksMissed: 50,
-  seats: 0,
-  away: 0,
-  wanted: 100,
-};
+const nothing = weightsOf({ soft: 50, breaksMissed: 50, wanted: 100 });
 
 /** Weights to start from, named by what they are for. */
 export const startingPoints: { name: string; weights: Weights }[] = [

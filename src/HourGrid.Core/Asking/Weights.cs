@@ -1,38 +1,49 @@
 namespace HourGrid.Core.Asking;
 
-/// <summary>What matters: how much each measure counts, 0 (not at all) to 100.</summary>
+/// <summary>
+/// What matters: how much each measure counts, 0 (not at all) to 100, by the name of its weight. What is not said counts as
+/// it usually does; each measure knows what that is.
+/// </summary>
 public sealed record Weights
 {
-    /// <summary>Few days with class.</summary>
-    public int ClassDays { get; init; } = 60;
+    /// <summary>The most a measure can count.</summary>
+    public const int Most = 100;
 
-    /// <summary>Little idle time between classes.</summary>
-    public int Idle { get; init; } = 60;
+    /// <summary>What was said, by name, in the order of the names.</summary>
+    public IReadOnlyList<Weight> Said { get; private init; } = [];
 
-    /// <summary>A later start.</summary>
-    public int LaterStart { get; init; }
+    /// <summary>How much is said of one; null where nothing is.</summary>
+    public int? this[string name]
+    {
+        get
+        {
+            foreach (var weight in Said)
+                if (weight.Name == name)
+                    return weight.Value;
+            return null;
+        }
+    }
 
-    /// <summary>An earlier finish.</summary>
-    public int EarlierFinish { get; init; }
+    /// <summary>The same with one of them said, 0 to <see cref="Most"/>.</summary>
+    public Weights With(string name, int value) =>
+        new()
+        {
+            Said =
+            [
+                .. Said.Where(weight => weight.Name != name)
+                    .Append(new(name, value))
+                    .OrderBy(weight => weight.Name, StringComparer.Ordinal),
+            ],
+        };
 
-    /// <summary>Short unbroken stretches.</summary>
-    public int Stretch { get; init; }
+    /// <inheritdoc/>
+    public bool Equals(Weights? other) => other is not null && Said.SequenceEqual(other.Said);
 
-    /// <summary>Few moves between campuses.</summary>
-    public int Moves { get; init; } = 20;
-
-    /// <summary>Few minutes in Rather-not blocks.</summary>
-    public int Soft { get; init; } = 50;
-
-    /// <summary>Few soft breaks missed.</summary>
-    public int BreaksMissed { get; init; } = 50;
-
-    /// <summary>Seats to spare.</summary>
-    public int Seats { get; init; }
-
-    /// <summary>Little time away from the preferred campus.</summary>
-    public int Away { get; init; }
-
-    /// <summary>Many of the wanted courses.</summary>
-    public int Wanted { get; init; } = 100;
+    /// <inheritdoc/>
+    public override int GetHashCode() => Said.Aggregate(0, HashCode.Combine);
 }
+
+/// <summary>How much a measure counts.</summary>
+/// <param name="Name">The name of the weight.</param>
+/// <param name="Value">0 to <see cref="Weights.Most"/>.</param>
+public readonly record struct Weight(string Name, int Value);

@@ -49,4 +49,16 @@ public readonly record struct MinuteInterval : IComparable<MinuteInterval>
 
     /// <summary><c>HH:MM-HH:MM</c>.</summary>
     public override string ToString() => $"{Start}-{End}";
+
+    /// <summary>The same minutes as disjoint intervals in order; touching ones are joined.</summary>
+    public static IReadOnlyList<MinuteInterval> Merged(IEnumerable<MinuteInterval> intervals)
+    {
+        var merged = new List<MinuteInterval>();
+        foreach (var next in intervals.Order())
+            if (merged.Count == 0 || next.Start > merged[^1].End)
+                merged.Add(next);
+            else if (next.End > merged[^1].End)
+                merged[^1] = new(merged[^1].Start, next.End);
+        return merged;
+    }
 }

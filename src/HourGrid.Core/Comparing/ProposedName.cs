@@ -50,41 +50,41 @@ public static class ProposedName
     }
 
     private static string WholeWeek(WeekMeasures measures) =>
-        measures.EarliestStart is { } start && measures.LatestEnd is { } end
-            ? $"{Saying.Count(measures.ClassDays, "day")}, {Saying.Time(start)}–{Saying.Time(end)}"
+        measures[EarliestStart.Measure] is { } start && measures[LatestEnd.Measure] is { } end
+            ? $"{Saying.Count(measures[ClassDays.Measure] ?? 0, "day")}, {Saying.Time(new(start))}–{Saying.Time(new(end))}"
             : "no set hours";
 
     private static IEnumerable<Fact> FactsOf(Timetable one, WeekMeasures measures, IReadOnlyList<Campus> campuses)
     {
-        if (measures.EarliestStart is not { } start || measures.LatestEnd is not { } end)
+        if (measures[EarliestStart.Measure] is not { } start || measures[LatestEnd.Measure] is not { } end)
             yield break;
         foreach (var day in Weekdays.All.Take(5).Where(day => IsFree(one, day)))
             yield return new($"no {day}s", (other, _) => IsFree(other, day));
         yield return new(
-            $"nothing before {Saying.Time(start)}",
-            (_, other) => other.EarliestStart is not { } earliest || earliest >= start
+            $"nothing before {Saying.Time(new(start))}",
+            (_, other) => other[EarliestStart.Measure] is not { } earliest || earliest >= start
         );
         yield return new(
-            $"done by {Saying.Time(end)}",
-            (_, other) => other.LatestEnd is not { } latest || latest <= end
+            $"done by {Saying.Time(new(end))}",
+            (_, other) => other[LatestEnd.Measure] is not { } latest || latest <= end
         );
         yield return new(
-            measures.IdleMinutes == 0
-                ? "no time between classes"
-                : $"{Saying.Length(measures.IdleMinutes)} between classes",
-            (_, other) => other.IdleMinutes <= measures.IdleMinutes
+            measures[IdleMinutes.Measure] is { } idle and not 0
+                ? $"{Saying.Length(idle)} between classes"
+                : "no time between classes",
+            (_, other) => other[IdleMinutes.Measure] <= measures[IdleMinutes.Measure]
         );
         if (CampusesOf(one) is [var only] && campuses.FirstOrDefault(campus => campus.Id == only) is { } campus)
             yield return new($"all at {campus.Name}", (other, _) => CampusesOf(other) is [var its] && its == only);
-        else if (measures.CampusMovesTenths == 0)
-            yield return new("no campus moves", (_, other) => other.CampusMovesTenths == 0);
+        else if (measures[CampusMoves.Measure] == 0)
+            yield return new("no campus moves", (_, other) => other[CampusMoves.Measure] == 0);
         yield return new(
-            Saying.Count(measures.ClassDays, "day"),
-            (_, other) => other.ClassDays <= measures.ClassDays
+            Saying.Count(measures[ClassDays.Measure] ?? 0, "day"),
+            (_, other) => other[ClassDays.Measure] <= measures[ClassDays.Measure]
         );
         yield return new(
-            Saying.Count(measures.WantedTaken, "course"),
-            (_, other) => other.WantedTaken >= measures.WantedTaken
+            Saying.Count(measures[WantedTaken.Measure] ?? 0, "course"),
+            (_, other) => other[WantedTaken.Measure] >= measures[WantedTaken.Measure]
         );
     }
 

@@ -12,31 +12,25 @@ internal static class WeekDifference
     public static string Of(WeekMeasures first, WeekMeasures second)
     {
         var had = new List<string>();
-        AddCount(had, second.ClassDays - first.ClassDays, "class day");
-        AddTenths(had, second.CampusMovesTenths - first.CampusMovesTenths);
-        var idle = second.IdleMinutes - first.IdleMinutes;
+        AddCount(had, MoreOf(ClassDays.Measure), "class day");
+        AddTenths(had, MoreOf(CampusMoves.Measure));
+        var idle = MoreOf(IdleMinutes.Measure);
         if (idle != 0)
             had.Add($"{Saying.Length(Math.Abs(idle))} {MoreOrLess(idle)} between classes");
 
         List<string> said = had.Count > 0 ? [$"has {Saying.List([.. had.Take(MostSaid)])}"] : [];
-        if (
-            had.Count < MostSaid
-            && first.EarliestStart is { } from
-            && second.EarliestStart is { } start
-            && start != from
-        )
-            said.Add(
-                $"starts {Saying.Length(Math.Abs(start.Value - from.Value))} {(start > from ? "later" : "earlier")}"
-            );
-        if (
-            had.Count + said.Count < MostSaid + 1
-            && first.LatestEnd is { } to
-            && second.LatestEnd is { } end
-            && end != to
-        )
-            said.Add($"ends {Saying.Length(Math.Abs(end.Value - to.Value))} {(end > to ? "later" : "earlier")}");
+        if (had.Count < MostSaid && LaterBy(EarliestStart.Measure) is { } start and not 0)
+            said.Add($"starts {SayLater(start)}");
+        if (had.Count + said.Count < MostSaid + 1 && LaterBy(LatestEnd.Measure) is { } end and not 0)
+            said.Add($"ends {SayLater(end)}");
         return Saying.List(said);
+
+        int MoreOf(Measure measure) => LaterBy(measure) ?? 0;
+        int? LaterBy(Measure measure) => second[measure] - first[measure];
     }
+
+    private static string SayLater(int minutes) =>
+        $"{Saying.Length(Math.Abs(minutes))} {(minutes > 0 ? "later" : "earlier")}";
 
     private static void AddCount(List<string> had, int difference, string one)
     {

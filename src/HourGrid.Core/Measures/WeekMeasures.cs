@@ -1,37 +1,36 @@
-using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
-
 namespace HourGrid.Core.Measures;
 
 /// <summary>
-/// What a timetable is like, in integers. Per-week figures are taken over the weeks in which it has any meeting, as
-/// said of each; a timetable without meetings has 0 for them and no first or last.
+/// What a timetable is like: a figure of each measure. Per-week figures are taken over the weeks in which it has any meeting,
+/// as each measure says; a timetable without meetings has 0 for them and no first or last.
 /// </summary>
-/// <param name="ClassDays">Weekdays with a meeting; the largest week.</param>
-/// <param name="IdleMinutes">Minutes between meetings of a day, summed over the week; mean, rounded half up.</param>
-/// <param name="EarliestStart">The earliest start of any day, or null without meetings.</param>
-/// <param name="LatestEnd">The latest end of any day, or null without meetings.</param>
-/// <param name="LongestDay">Minutes from first start to last end of a day; the largest.</param>
-/// <param name="LongestStretch">Minutes of the longest run of meetings with every pause shorter than
-/// <see cref="Stretch.Pause"/>.</param>
-/// <param name="CampusMovesTenths">Changes of campus between consecutive meetings of a day, summed over the week;
-/// mean in tenths, rounded half up.</param>
-/// <param name="SoftMinutes">Meeting minutes inside Rather-not blocks; mean, rounded half up.</param>
-/// <param name="BreaksMissed">Soft breaks not satisfied, over their days; the largest week.</param>
-/// <param name="SeatsToSpare">The fewest free seats of any of its sections.</param>
-/// <param name="AwayMinutes">Meeting minutes on another campus than the preferred; mean, rounded half up.</param>
-/// <param name="WantedTaken">How many courses it takes.</param>
-public sealed record WeekMeasures(
-    int ClassDays,
-    int IdleMinutes,
-    Minute? EarliestStart,
-    Minute? LatestEnd,
-    int LongestDay,
-    int LongestStretch,
-    int CampusMovesTenths,
-    int SoftMinutes,
-    int BreaksMissed,
-    int SeatsToSpare,
-    int AwayMinutes,
-    int WantedTaken
-);
+public sealed class WeekMeasures : IEquatable<WeekMeasures>
+{
+    private readonly int?[] figures;
+
+    /// <param name="figureOf">The figure of each measure; null where there is none.</param>
+    public WeekMeasures(Func<Measure, int?> figureOf) => figures = [.. MeasureList.All.Select(figureOf)];
+
+    /// <param name="figures">By <see cref="Measure.Place"/>.</param>
+    internal WeekMeasures(int?[] figures) => this.figures = figures;
+
+    /// <summary>The figure of a measure; null where the timetable has none.</summary>
+    public int? this[Measure measure] => figures[measure.Place];
+
+    /// <summary>The score: the sum of each weight times how bad its measure is. The lowest is the best.</summary>
+    /// <param name="weights">What matters.</param>
+    /// <param name="coursesInPlay">Courses that are not set aside, at least 1.</param>
+    public int Score(Asking.Weights weights, int coursesInPlay) =>
+        MeasureList.Weighed.Sum(measure =>
+            this[measure] is { } figure ? measure.WeightIn(weights) * measure.BadnessOf(figure, coursesInPlay) : 0
+        );
+
+    /// <inheritdoc/>
+    public bool Equals(WeekMeasures? other) => other is not null && figures.AsSpan().SequenceEqual(other.figures);
+
+    /// <inheritdoc/>
+    public override bool Equals(object? obj) => Equals(obj as WeekMeasures);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => figures.Aggregate(0, HashCode.Combine);
+}

@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Formats.Answers;
@@ -10,6 +9,8 @@ namespace HourGrid.Formats.Answers;
 /// <summary>Writes the parts of an answer, each into the object that is open: <c>docs/formats/solve.md</c>.</summary>
 internal sealed class AnswerJson(Utf8JsonWriter json)
 {
+    private static readonly MeasuresJson MeasuresJson = new();
+
     public void WriteCounts(CountAnswer count)
     {
         WriteCount("timetables", count.Total.Timetables);
@@ -32,7 +33,8 @@ internal sealed class AnswerJson(Utf8JsonWriter json)
             json.WriteNumber("rank", one.Rank);
             json.WriteNumber("score", one.Score);
             WriteSectionsOf(one.Timetable);
-            WriteMeasures(one.Measures);
+            json.WritePropertyName("measures");
+            MeasuresJson.Write(json, one.Measures, JsonSerializerOptions.Default);
             json.WriteEndObject();
         }
         json.WriteEndArray();
@@ -136,24 +138,6 @@ internal sealed class AnswerJson(Utf8JsonWriter json)
         foreach (var section in timetable.Sections)
             json.WriteStringValue(section.Number.Value);
         json.WriteEndArray();
-    }
-
-    private void WriteMeasures(WeekMeasures measures)
-    {
-        json.WriteStartObject("measures");
-        json.WriteNumber("classDays", measures.ClassDays);
-        json.WriteNumber("idleMinutes", measures.IdleMinutes);
-        json.WriteString("earliestStart", measures.EarliestStart?.ToString());
-        json.WriteString("latestEnd", measures.LatestEnd?.ToString());
-        json.WriteNumber("longestDay", measures.LongestDay);
-        json.WriteNumber("longestStretch", measures.LongestStretch);
-        json.WriteNumber("campusMovesTenths", measures.CampusMovesTenths);
-        json.WriteNumber("softMinutes", measures.SoftMinutes);
-        json.WriteNumber("breaksMissed", measures.BreaksMissed);
-        json.WriteNumber("seatsToSpare", measures.SeatsToSpare);
-        json.WriteNumber("awayMinutes", measures.AwayMinutes);
-        json.WriteNumber("wantedTaken", measures.WantedTaken);
-        json.WriteEndObject();
     }
 
     /// <summary>Says of a part that the time did not suffice for all of it.</summary>

@@ -20,7 +20,7 @@ public sealed record AskDocument(
     IReadOnlyList<string> Modes,
     string Seats,
     IReadOnlyList<string> Registered,
-    AskDocument.WeightsDocument Weights,
+    [property: JsonConverter(typeof(WeightsJson))] Weights Weights,
     AskDocument.OffDocument Off
 )
 {
@@ -75,20 +75,6 @@ public sealed record AskDocument(
         bool OnePerDay
     );
 
-    public sealed record WeightsDocument(
-        int ClassDays,
-        int Idle,
-        int LaterStart,
-        int EarlierFinish,
-        int Stretch,
-        int Moves,
-        int Soft,
-        int BreaksMissed,
-        int Seats,
-        int Away,
-        int Wanted
-    );
-
     public sealed record OffDocument(
         CreditsDocument Credits,
         IReadOnlyList<TimeBlockDocument> TimeBlocks,
@@ -134,7 +120,7 @@ public sealed record AskDocument(
             [.. ask.Modes.Select(Words.Modes.Write)],
             Words.SeatsRules.Write(ask.Seats),
             Numbers(ask.Registered),
-            Of(ask.Weights),
+            ask.Weights,
             new(
                 Of(ask.Off.Credits),
                 [.. ask.Off.TimeBlocks.Select(Of)],
@@ -143,21 +129,6 @@ public sealed record AskDocument(
                 [.. ask.Off.Campuses.Select(campus => campus.Value)],
                 [.. ask.Off.Modes.Select(Words.Modes.Write)]
             )
-        );
-
-    private static WeightsDocument Of(Weights weights) =>
-        new(
-            weights.ClassDays,
-            weights.Idle,
-            weights.LaterStart,
-            weights.EarlierFinish,
-            weights.Stretch,
-            weights.Moves,
-            weights.Soft,
-            weights.BreaksMissed,
-            weights.Seats,
-            weights.Away,
-            weights.Wanted
         );
 
     private static CreditsDocument Of(CreditBounds bounds) => new(bounds.Min?.Value, bounds.Max?.Value);

@@ -45,7 +45,7 @@ internal static class AskReader
             Modes = file["modes"].Values(mode => mode.Word(Words.Modes), MostListed),
             Seats = file.Or("seats", SeatsAdmitted.Open, seats => seats.Word(Words.SeatsRules) ?? SeatsAdmitted.Open),
             Registered = Numbers(file["registered"]),
-            Weights = file.Or("weights", new Weights(), Weights),
+            Weights = file.Or("weights", new Weights(), WeightsJson.Read),
             Off = file.Or("off", new SwitchedOff(), Off),
         };
         CheckEachCourseOnce(file, ask);
@@ -160,39 +160,6 @@ internal static class AskReader
             DayLimits = off.Or("dayLimits", new DayLimits(), DayLimits),
             Campuses = Campuses(off["campuses"]),
             Modes = off["modes"].Values(mode => mode.Word(Words.Modes), MostListed),
-        };
-    }
-
-    private static Weights Weights(JsonPlace place)
-    {
-        var weights = place.Object(
-            "classDays",
-            "idle",
-            "laterStart",
-            "earlierFinish",
-            "stretch",
-            "moves",
-            "soft",
-            "breaksMissed",
-            "seats",
-            "away",
-            "wanted"
-        );
-        var usual = new Weights();
-        int Weight(string field, int absent) => weights.Or(field, absent, weight => weight.Whole(0, 100));
-        return new()
-        {
-            ClassDays = Weight("classDays", usual.ClassDays),
-            Idle = Weight("idle", usual.Idle),
-            LaterStart = Weight("laterStart", usual.LaterStart),
-            EarlierFinish = Weight("earlierFinish", usual.EarlierFinish),
-            Stretch = Weight("stretch", usual.Stretch),
-            Moves = Weight("moves", usual.Moves),
-            Soft = Weight("soft", usual.Soft),
-            BreaksMissed = Weight("breaksMissed", usual.BreaksMissed),
-            Seats = Weight("seats", usual.Seats),
-            Away = Weight("away", usual.Away),
-            Wanted = Weight("wanted", usual.Wanted),
         };
     }
 

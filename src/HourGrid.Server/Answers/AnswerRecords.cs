@@ -94,7 +94,7 @@ internal sealed record RankedRecord(
     string Alike,
     decimal Credits,
     IReadOnlyList<string> Sections,
-    MeasuresRecord Measures
+    WeekMeasures Measures
 )
 {
     public static RankedRecord Of(RankedTimetable ranked, UInt128 alike) =>
@@ -104,51 +104,7 @@ internal sealed record RankedRecord(
             Digits.Of(alike),
             ranked.Timetable.Credits.Value,
             [.. ranked.Timetable.Sections.Select(section => section.Number.Value)],
-            MeasuresRecord.Of(ranked.Measures)
-        );
-}
-
-/// <param name="ClassDays">Weekdays with a meeting, in the fullest week.</param>
-/// <param name="IdleMinutes">Minutes between classes in a week, on average.</param>
-/// <param name="EarliestStart">The earliest start of any day, or null without meetings.</param>
-/// <param name="LatestEnd">The latest end of any day, or null without meetings.</param>
-/// <param name="LongestDay">Minutes from the first start to the last end of the longest day.</param>
-/// <param name="LongestStretch">Minutes of the longest run without a pause.</param>
-/// <param name="CampusMovesTenths">Moves between campuses in a week, on average, in tenths.</param>
-/// <param name="SoftMinutes">Minutes of class a week in Rather-not hours, on average.</param>
-/// <param name="BreaksMissed">Soft breaks missed in the worst week.</param>
-/// <param name="SeatsToSpare">The fewest free seats of any section.</param>
-/// <param name="AwayMinutes">Minutes of class a week away from the preferred campus, on average.</param>
-/// <param name="WantedTaken">Courses taken.</param>
-internal sealed record MeasuresRecord(
-    int ClassDays,
-    int IdleMinutes,
-    string? EarliestStart,
-    string? LatestEnd,
-    int LongestDay,
-    int LongestStretch,
-    int CampusMovesTenths,
-    int SoftMinutes,
-    int BreaksMissed,
-    int SeatsToSpare,
-    int AwayMinutes,
-    int WantedTaken
-)
-{
-    public static MeasuresRecord Of(WeekMeasures measures) =>
-        new(
-            measures.ClassDays,
-            measures.IdleMinutes,
-            measures.EarliestStart?.ToString(),
-            measures.LatestEnd?.ToString(),
-            measures.LongestDay,
-            measures.LongestStretch,
-            measures.CampusMovesTenths,
-            measures.SoftMinutes,
-            measures.BreaksMissed,
-            measures.SeatsToSpare,
-            measures.AwayMinutes,
-            measures.WantedTaken
+            ranked.Measures
         );
 }
 

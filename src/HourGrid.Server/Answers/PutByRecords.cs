@@ -51,7 +51,7 @@ internal sealed record PutByStateRecord(
     IReadOnlyList<string> Full,
     bool IsExact,
     decimal Credits,
-    MeasuresRecord? Measures
+    WeekMeasures? Measures
 )
 {
     public static PutByStateRecord Of(
@@ -72,7 +72,7 @@ internal sealed record PutByStateRecord(
             Numbers(news.Full),
             broken.IsExact,
             timetable.Credits.Value,
-            measures is null ? null : MeasuresRecord.Of(measures)
+            measures
         );
 
     private static IReadOnlyList<string> Numbers(IReadOnlyList<RegistrationNumber> numbers) =>
@@ -191,7 +191,7 @@ internal sealed record ComparisonRecord(IReadOnlyList<MeasureRowRecord> Rows, IR
 internal sealed record PairRecord(int First, int Second, string Sentence);
 
 /// <summary>One measure of several timetables.</summary>
-/// <param name="Measure">Which, as named in <see cref="MeasuresRecord"/>.</param>
+/// <param name="Measure">Which, by its name in an answer.</param>
 /// <param name="Values">Its values, minutes, minutes after midnight, tenths or counts; null where there is none.</param>
 /// <param name="Best">Which are the best; none where all are equal.</param>
 /// <param name="IsEqual">Whether all are equal.</param>
@@ -204,21 +204,6 @@ internal sealed record MeasureRowRecord(
     int Weight
 )
 {
-    private static readonly WordTable<ComparedMeasure> Names = new(
-        ("classDays", ComparedMeasure.ClassDays),
-        ("idleMinutes", ComparedMeasure.Idle),
-        ("earliestStart", ComparedMeasure.EarliestStart),
-        ("latestEnd", ComparedMeasure.LatestEnd),
-        ("longestDay", ComparedMeasure.LongestDay),
-        ("longestStretch", ComparedMeasure.LongestStretch),
-        ("campusMovesTenths", ComparedMeasure.CampusMoves),
-        ("softMinutes", ComparedMeasure.Soft),
-        ("breaksMissed", ComparedMeasure.BreaksMissed),
-        ("seatsToSpare", ComparedMeasure.SeatsToSpare),
-        ("awayMinutes", ComparedMeasure.Away),
-        ("wantedTaken", ComparedMeasure.WantedTaken)
-    );
-
     public static MeasureRowRecord Of(MeasureRow row) =>
-        new(Names.Write(row.Measure), row.Values, row.Best, row.IsEqual, row.Weight);
+        new(row.Measure.Name, row.Values, row.Best, row.IsEqual, row.Weight);
 }

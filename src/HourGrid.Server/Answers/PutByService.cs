@@ -41,7 +41,7 @@ internal sealed class PutByService(CurrentCatalogue catalogue, AnswerService ans
                     broken,
                     SectionNews.Of(snapshot, one.Sections),
                     timetable,
-                    timetable.Sections.Count == 0 ? null : new TimetableMeasurer(ask).Of(timetable)
+                    timetable.Sections.Count == 0 ? null : new TimetableMeasurer(snapshot, ask).Of(timetable)
                 );
             }),
         ];
@@ -86,14 +86,20 @@ internal sealed class PutByService(CurrentCatalogue catalogue, AnswerService ans
         var snapshot = catalogue.SnapshotOf(ask);
         var timetable = Timetable.Of(snapshot, sections);
         var others = answers.Best(ask, cancellation).Select(one => (one.Timetable, one.Measures)).ToArray();
-        return ProposedName.Of(timetable, new TimetableMeasurer(ask).Of(timetable), others, snapshot.Campuses, taken);
+        return ProposedName.Of(
+            timetable,
+            new TimetableMeasurer(snapshot, ask).Of(timetable),
+            others,
+            snapshot.Campuses,
+            taken
+        );
     }
 
     /// <summary>Timetables side by side, by the measures and weights of one ask.</summary>
     public ComparisonRecord Compare(Ask ask, IReadOnlyList<PutByTimetable> timetables)
     {
         var snapshot = catalogue.SnapshotOf(ask);
-        var measures = new TimetableMeasurer(ask);
+        var measures = new TimetableMeasurer(snapshot, ask);
         Compared[] compared =
         [
             .. timetables

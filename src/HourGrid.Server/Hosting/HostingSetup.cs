@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text.Json.Serialization;
+using HourGrid.Formats.Answers;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
@@ -22,7 +23,11 @@ internal static class HostingSetup
         builder.Services.Configure<ForwardedHeadersOptions>(forwarded =>
             TrustProxies(forwarded, builder.Configuration)
         );
-        builder.Services.AddOpenApi(options => options.DescribeBodies());
+        builder.Services.AddOpenApi(options =>
+        {
+            options.DescribeBodies();
+            options.DescribeMeasures();
+        });
         builder.Services.AddResponseCompression(compression =>
         {
             compression.EnableForHttps = true;
@@ -33,6 +38,7 @@ internal static class HostingSetup
             json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
             json.SerializerOptions.RespectNullableAnnotations = true;
             json.SerializerOptions.RespectRequiredConstructorParameters = true;
+            json.SerializerOptions.Converters.Add(new MeasuresJson());
         });
     }
 

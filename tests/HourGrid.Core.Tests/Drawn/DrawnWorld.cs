@@ -1,6 +1,7 @@
 using CsCheck;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Tests.Drawn;
 
@@ -177,21 +178,12 @@ internal static class DrawnWorld
 
     private static readonly Gen<int> Weight = Gen.OneOf(0, 0, 20, 60, 100);
 
-    private static readonly Gen<Weights> AllWeights = Each([.. Enumerable.Repeat(Weight, 11)])
-        .Select(w => new Weights
-        {
-            ClassDays = w[0],
-            Idle = w[1],
-            LaterStart = w[2],
-            EarlierFinish = w[3],
-            Stretch = w[4],
-            Moves = w[5],
-            Soft = w[6],
-            BreaksMissed = w[7],
-            Seats = w[8],
-            Away = w[9],
-            Wanted = w[10],
-        });
+    private static readonly Gen<Weights> AllWeights = Each([.. MeasureList.Weighed.Select(_ => Weight)])
+        .Select(drawn =>
+            MeasureList
+                .Weighed.Zip(drawn)
+                .Aggregate(new Weights(), (weights, one) => weights.With(one.First.Weight!, one.Second))
+        );
 
     private static Gen<IReadOnlyList<T>> Sometimes<T>(params T[] one) =>
         Gen.Frequency(

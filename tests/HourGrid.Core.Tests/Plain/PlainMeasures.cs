@@ -1,31 +1,67 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Tests.Plain;
 
 /// <summary>The measures minute by minute, straight from their definitions.</summary>
 internal static class PlainMeasures
 {
-    public static string Of(UniversityCatalogue catalogue, Ask ask, PlainTimetable timetable)
+    /// <summary>By its name, what a measure's weight is called, and how bad it is of a whole that is as bad as can be.</summary>
+    private static readonly Dictionary<string, (string Weight, Func<decimal, decimal> Share)> Badness = new()
+    {
+        ["classDays"] = ("classDays", days => days / 7),
+        ["idleMinutes"] = ("idle", minutes => minutes / 1500),
+        ["earliestStart"] = ("laterStart", minute => (600 - minute) / 600),
+        ["latestEnd"] = ("earlierFinish", minute => (minute - 960) / 480),
+        ["longestStretch"] = ("stretch", minutes => minutes / 480),
+        ["campusMovesTenths"] = ("moves", tenths => tenths / 10 / 10),
+        ["softMinutes"] = ("soft", minutes => minutes / 600),
+        ["breaksMissed"] = ("breaksMissed", breaks => breaks / 7),
+        ["seatsToSpare"] = ("seats", seats => 1 - Math.Min(seats, 10) / 10),
+        ["awayMinutes"] = ("away", minutes => minutes / 1500),
+    };
+
+    /// <summary>Every measure by its name; null where there is none.</summary>
+    public static Dictionary<string, long?> Of(UniversityCatalogue catalogue, Ask ask, PlainTimetable timetable)
     {
         var term = catalogue.Terms.Single(one => one.Id == ask.Term);
         var classes = timetable.Sections.SelectMany(section => BruteForce.DatedClasses(term, section)).ToList();
         var weeks = classes.GroupBy(one => one.Week).Select(week => OfWeek(ask, [.. week], week.Key)).ToList();
-        if (weeks.Count == 0)
-            return "no hours";
-        return string.Join(
-            " ",
-            weeks.Max(week => week.Days),
-            HalfUp(weeks.Sum(week => week.Idle), weeks.Count),
-            classes.Min(one => one.Start),
-            classes.Max(one => one.End),
-            weeks.Max(week => week.LongestDay),
-            weeks.Max(week => week.Stretch),
-            HalfUp(weeks.Sum(week => week.Moves) * 10, weeks.Count),
-            HalfUp(weeks.Sum(week => week.Soft), weeks.Count),
-            weeks.Max(week => week.Missed),
-            HalfUp(weeks.Sum(week => week.Away), weeks.Count)
+        long Most(Func<Week, int> figure) => weeks.Count == 0 ? 0 : weeks.Max(figure);
+        long Mean(Func<Week, int> figure) => weeks.Count == 0 ? 0 : HalfUp(weeks.Sum(figure), weeks.Count);
+        return new()
+        {
+            ["classDays"] = Most(week => week.Days),
+            ["idleMinutes"] = Mean(week => week.Idle),
+            ["earliestStart"] = weeks.Count == 0 ? null : classes.Min(one => one.Start),
+            ["latestEnd"] = weeks.Count == 0 ? null : classes.Max(one => one.End),
+            ["longestDay"] = Most(week => week.LongestDay),
+            ["longestStretch"] = Most(week => week.Stretch),
+            ["campusMovesTenths"] = Mean(week => 10 * week.Moves),
+            ["softMinutes"] = Mean(week => week.Soft),
+            ["breaksMissed"] = Most(week => week.Missed),
+            ["seatsToSpare"] = timetable.Sections.Min(section => PlainRanking.FreeSeats(catalogue, section)),
+            ["awayMinutes"] = Mean(week => week.Away),
+            ["wantedTaken"] = timetable.Taken.Count,
+        };
+    }
+
+    public static decimal Score(UniversityCatalogue catalogue, Ask ask, PlainTimetable timetable)
+    {
+        var inPlay = ask.Wanted.Count(wanted =>
+            wanted.Role != CourseRole.SetAside || ask.EitherOr.Any(choice => choice.Courses.Contains(wanted.Course))
         );
+        var left = (decimal)(inPlay - timetable.Taken.Count) / inPlay;
+        var measures = Of(catalogue, ask, timetable);
+        return Weighed("wanted", left)
+            + Badness.Sum(one =>
+                measures[one.Key] is { } figure ? Weighed(one.Value.Weight, one.Value.Share(figure)) : 0
+            );
+
+        decimal Weighed(string weight, decimal share) =>
+            (ask.Weights[weight] ?? MeasureList.Weighed.Single(measure => measure.Weight == weight).UsualWeight)
+            * Math.Floor(1000 * Math.Clamp(share, 0, 1) + 0.5m);
     }
 
     private static long HalfUp(int sum, int count) => (long)Math.Floor((decimal)sum / count + 0.5m);

@@ -130,7 +130,12 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
     private RankedTimetable Describe(RankedProblem its, int place, RankedMeasures measures)
     {
         var measured = measures.Of(best[place]);
-        return new(place + 1, its.Badness.Score(measured), TimetableOf(its, best[place]), measured);
+        return new(
+            place + 1,
+            measured.Score(problem.Ask.Weights, problem.Courses.Count),
+            TimetableOf(its, best[place]),
+            measured
+        );
     }
 
     private Timetable TimetableOf(RankedProblem its, Ranked timetable)

@@ -68,8 +68,7 @@ public sealed class SameShape(Problem problem)
     {
         ArgumentOutOfRangeException.ThrowIfNegative(most);
         var limit = new WorkLimit(budget, cancellation);
-        var measures = new TimetableMeasurer(problem.Ask);
-        var badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
+        var measures = new TimetableMeasurer(problem.Snapshot, problem.Ask);
         var found = new List<(Timetable Timetable, WeekMeasures Measures, int Score)>();
         var isExact = true;
         foreach (var one in All(timetable))
@@ -79,7 +78,7 @@ public sealed class SameShape(Problem problem)
             if (!isExact)
                 break;
             var measured = measures.Of(one);
-            found.Add((one, measured, badness.Score(measured)));
+            found.Add((one, measured, measured.Score(problem.Ask.Weights, problem.Courses.Count)));
         }
         cancellation.ThrowIfCancellationRequested();
         var ranked = found

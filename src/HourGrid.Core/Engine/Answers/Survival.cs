@@ -40,8 +40,8 @@ public sealed record SectionSurvival(
     bool IsExact
 )
 {
-    /// <summary>Whether it may soon be full: fewer seats than <see cref="Badness.EnoughSeats"/>, and not held yet.</summary>
-    public bool IsAtRisk => !IsRegistered && Section.FreeSeats < Badness.EnoughSeats;
+    /// <summary>Whether it may soon be full: fewer seats than <see cref="SeatsToSpare.Enough"/>, and not held yet.</summary>
+    public bool IsAtRisk => !IsRegistered && Section.FreeSeats < SeatsToSpare.Enough;
 }
 
 /// <summary>How a timetable survives each of its sections filling up.</summary>

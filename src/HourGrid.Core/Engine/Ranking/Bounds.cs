@@ -20,7 +20,7 @@ internal sealed class LevelBounds
     public LevelBounds(WeekTables tables)
     {
         EarliestStartBound = OptionTable.NoStart;
-        MostSpare = Badness.EnoughSeats;
+        MostSpare = SeatsToSpare.Enough;
         daysAtLeast =
         [
             .. tables.DayClasses.SelectMany(_ =>

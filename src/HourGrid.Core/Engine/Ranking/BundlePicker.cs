@@ -38,7 +38,7 @@ internal sealed unsafe class BundlePicker(
         if (cost > best.Threshold)
             return;
         if (!byShape)
-            Pick(chosen, 0, cost - Seats(MostSpare(chosen)), Badness.EnoughSeats, StartWithSmallest(chosen));
+            Pick(chosen, 0, cost - Seats(MostSpare(chosen)), SeatsToSpare.Enough, StartWithSmallest(chosen));
         else if (ranked.Problem.HasCreditVariants)
             OfferVariants(chosen, cost);
         else
@@ -273,5 +273,5 @@ internal sealed unsafe class BundlePicker(
         return spare;
     }
 
-    private long Seats(int spare) => ranked.Badness.Weights.Seats * Badness.Seats(spare);
+    private long Seats(int spare) => ranked.Weights.Seats * SeatsToSpare.Badness(spare);
 }

@@ -114,23 +114,23 @@ internal sealed class CostCeiling(RankedProblem ranked, int wanted, bool byShape
     /// </summary>
     private long SeatsMissing(int[] chosen)
     {
-        var weight = ranked.Badness.Weights.Seats;
+        var weight = ranked.Weights.Seats;
         if (weight == 0)
             return 0;
-        var (own, best) = (Badness.EnoughSeats, Badness.EnoughSeats);
+        var (own, best) = (SeatsToSpare.Enough, SeatsToSpare.Enough);
         for (var level = 0; level < chosen.Length; level++)
         {
             own = Math.Min(own, ranked.Options[level][chosen[level]].MostSpare);
             best = Math.Min(best, ranked.MostSpare[level][chosen[level]]);
         }
-        return (long)weight * (Badness.Seats(own) - Badness.Seats(best));
+        return (long)weight * (SeatsToSpare.Badness(own) - SeatsToSpare.Badness(best));
     }
 
     /// <summary>How many timetables of a choice are sure to cost no more than its best one, no more than are wanted.</summary>
     private int CountOf(int[] chosen)
     {
         var count = 1L;
-        if (!byShape && ranked.Badness.Weights.Seats == 0)
+        if (!byShape && ranked.Weights.Seats == 0)
             for (var level = 0; level < chosen.Length; level++)
                 count = Math.Min(wanted, count * Math.Max(1, ranked.Options[level][chosen[level]].Bundles.Length));
         return (int)count;

@@ -1,7 +1,7 @@
 using System.Numerics;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Timetables;
+using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Engine.Ranking;
 
@@ -31,8 +31,9 @@ internal sealed class LeafMeasures
         places = new ulong[(meetings.Length + 63) / 64];
         missedByClass = new int[tables.Classes.Length];
         var soft = ask.Breaks.Where(wanted => wanted.Strength == Strength.RatherNot).ToArray();
-        breaksMatter = soft.Length > 0 && !(forScore && ask.Weights.BreaksMissed == 0);
-        isWanted = breaksMatter || !forScore || (ask.Weights.Stretch | ask.Weights.Moves) != 0;
+        bool IsWanted(Measure measure) => !forScore || measure.WeightIn(ask.Weights) != 0;
+        breaksMatter = soft.Length > 0 && IsWanted(Core.Measures.BreaksMissed.Measure);
+        isWanted = breaksMatter || IsWanted(Core.Measures.LongestStretch.Measure) || IsWanted(CampusMoves.Measure);
         breaks = ByDay<Break[]>(day => [.. soft.Where(wanted => wanted.Days.Contains(day))]);
         taken = new MinuteInterval[breaks.Length][];
         for (var day = 0; day < taken.Length; day++)
@@ -95,44 +96,13 @@ internal sealed class LeafMeasures
     private void MeasureDay(ReadOnlySpan<DayMeeting> today)
     {
         var (weekClass, day) = (today[0].Day / Weekdays.PerWeek, today[0].Day);
-        var start = today[0].Start;
-        var end = today[0].End;
-        var campus = -1;
-        var moves = 0;
-        foreach (ref readonly var meeting in today)
-        {
-            if (meeting.Start - end >= Stretch.Pause)
-                start = meeting.Start;
-            end = Math.Max(end, meeting.End);
-            LongestStretch = Math.Max(LongestStretch, end - start);
-            if (meeting.Campus < 0)
-                continue;
-            if (campus >= 0 && meeting.Campus != campus)
-                moves++;
-            campus = meeting.Campus;
-        }
-        Moves += moves * tables.WeeksIn[weekClass];
+        var walk = new DayWalk(today);
+        LongestStretch = Math.Max(LongestStretch, walk.LongestStretch);
+        Moves += walk.Moves * tables.WeeksIn[weekClass];
         if (breaksMatter)
             foreach (var wanted in breaks[day])
-                if (!HasFree(wanted, today, taken[day]))
+                if (!FreeTime.IsLeftFor(wanted, today, taken[day]))
                     missedByClass[weekClass]++;
-    }
-
-    private static bool HasFree(Break wanted, ReadOnlySpan<DayMeeting> today, MinuteInterval[] blocks)
-    {
-        var free = wanted.Window.Start.Value;
-        var (i, j) = (0, 0);
-        while (i < today.Length || j < blocks.Length)
-        {
-            var isMeeting = j == blocks.Length || (i < today.Length && today[i].Start <= blocks[j].Start.Value);
-            var (start, end) = isMeeting
-                ? (today[i].Start, today[i++].End)
-                : (blocks[j].Start.Value, blocks[j++].End.Value);
-            if (Math.Min(start, wanted.Window.End.Value) - free >= wanted.Minutes)
-                return true;
-            free = Math.Max(free, end);
-        }
-        return wanted.Window.End.Value - free >= wanted.Minutes;
     }
 
     private T[] ByDay<T>(Func<Weekday, T> of) =>

@@ -1,13 +1,7 @@
 using System.Runtime.InteropServices;
+using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Engine.Ranking;
-
-/// <summary>A meeting on one weekday of one week class, as whole timetables are measured.</summary>
-/// <param name="Day">Its class and weekday, see <see cref="WeekTables.DayOf"/>.</param>
-/// <param name="Start">The minute it starts at.</param>
-/// <param name="End">The minute it ends at.</param>
-/// <param name="Campus">The number of its campus; -1 for none.</param>
-internal readonly record struct DayMeeting(int Day, int Start, int End, int Campus);
 
 /// <summary>
 /// All meetings of all options, each once, in the order of a week: those of a timetable are a set of places, and a set of

@@ -14,12 +14,12 @@ internal sealed class RankedOption
     public RankedOption(CourseOption option, int place, RegistrationOrder order, bool seatsMatter)
     {
         Bundles = new RankedBundle[option.Bundles.Count];
-        (MostSpare, FewestSections) = (Badness.EnoughSeats, 0);
+        (MostSpare, FewestSections) = (SeatsToSpare.Enough, 0);
         for (var i = 0; i < Bundles.Length; i++)
         {
             var bundle = option.Bundles[i];
             var ranks = order.Of(bundle);
-            var spare = seatsMatter ? Math.Min(Badness.EnoughSeats, bundle.FewestFreeSeats) : Badness.EnoughSeats;
+            var spare = seatsMatter ? Math.Min(SeatsToSpare.Enough, bundle.FewestFreeSeats) : SeatsToSpare.Enough;
             Bundles[i] = new(bundle, place, ranks, spare);
             MostSpare = i == 0 ? spare : Math.Max(MostSpare, spare);
             FewestSections = i == 0 ? ranks.Length : Math.Min(FewestSections, ranks.Length);

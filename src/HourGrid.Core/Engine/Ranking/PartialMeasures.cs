@@ -1,7 +1,5 @@
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
-using HourGrid.Core.Asking;
-using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Measures;
 
@@ -14,7 +12,7 @@ namespace HourGrid.Core.Engine.Ranking;
 internal sealed unsafe class PartialMeasures
 {
     private readonly RankedProblem ranked;
-    private readonly Weights weights;
+    private readonly MeasureWeights weights;
     private readonly WeighedCosts costs;
     private readonly ulong[] owner;
     private readonly WeekLanes lanes;
@@ -35,13 +33,13 @@ internal sealed unsafe class PartialMeasures
     private PartialMeasures(RankedProblem ranked, ulong[] owner, int place)
     {
         this.ranked = ranked;
-        weights = ranked.Problem.Ask.Weights;
+        weights = ranked.Weights;
         costs = ranked.Costs;
         vectorsOfOption = ranked.Tables.VectorsOfOption;
         this.owner = owner;
         lanes = new(ranked.Tables, Pinned.FirstVector(owner) + ranked.Tables.VectorsOfLanes * place);
         earliest = OptionTable.NoStart;
-        spare = Badness.EnoughSeats;
+        spare = SeatsToSpare.Enough;
     }
 
     public int Taken => taken;
@@ -168,20 +166,20 @@ internal sealed unsafe class PartialMeasures
 
     private int Score(LeafMeasures leaf)
     {
-        var score = weights.Wanted * ranked.Badness.Wanted(taken) + weights.Seats * Badness.Seats(spare);
+        var score = costs.Wanted(taken) + weights.Seats * SeatsToSpare.Badness(spare);
         var (classDays, weeks) = lanes.DaysAndWeeks();
         if (weeks == 0)
             return score;
         return score
-            + weights.ClassDays * Badness.ClassDays(classDays)
-            + weights.Idle * Badness.Idle(Mean(idle, weeks))
-            + weights.LaterStart * Badness.Start(earliest)
-            + weights.EarlierFinish * Badness.End(latest)
-            + weights.Stretch * Badness.Stretch(leaf.LongestStretch)
-            + weights.Moves * Badness.Moves(Mean(leaf.Moves * 10, weeks))
-            + weights.Soft * Badness.Soft(Mean(soft, weeks))
-            + weights.BreaksMissed * Badness.BreaksMissed(leaf.BreaksMissed)
-            + weights.Away * Badness.Away(Mean(away, weeks));
+            + weights.ClassDays * ClassDays.Badness(classDays)
+            + weights.Idle * IdleMinutes.Badness(Mean(idle, weeks))
+            + weights.LaterStart * EarliestStart.Badness(earliest)
+            + weights.EarlierFinish * LatestEnd.Badness(latest)
+            + weights.Stretch * LongestStretch.Badness(leaf.LongestStretch)
+            + weights.Moves * CampusMoves.Badness(Mean(leaf.Moves * 10, weeks))
+            + weights.Soft * SoftMinutes.Badness(Mean(soft, weeks))
+            + weights.BreaksMissed * BreaksMissed.Badness(leaf.BreaksMissed)
+            + weights.Away * AwayMinutes.Badness(Mean(away, weeks));
     }
 
     /// <summary>The measures of a whole timetable.</summary>
@@ -190,22 +188,21 @@ internal sealed unsafe class PartialMeasures
     public WeekMeasures Measures(LeafMeasures leaf, int seats)
     {
         var (classDays, weeks) = lanes.DaysAndWeeks();
-        if (weeks == 0)
-            return new(0, 0, null, null, 0, 0, 0, 0, 0, seats, 0, taken);
-        return new(
-            ClassDays: classDays,
-            IdleMinutes: Mean(idle, weeks),
-            EarliestStart: new Minute(earliest),
-            LatestEnd: new Minute(latest),
-            LongestDay: lanes.LongestDay(),
-            LongestStretch: leaf.LongestStretch,
-            CampusMovesTenths: Mean(leaf.Moves * 10, weeks),
-            SoftMinutes: Mean(soft, weeks),
-            BreaksMissed: leaf.BreaksMissed,
-            SeatsToSpare: seats,
-            AwayMinutes: Mean(away, weeks),
-            WantedTaken: taken
-        );
+        var hasMeetings = weeks > 0;
+        var figures = new int?[MeasureList.All.Count];
+        figures[ClassDays.Measure.Place] = classDays;
+        figures[IdleMinutes.Measure.Place] = Mean(idle, weeks);
+        figures[EarliestStart.Measure.Place] = hasMeetings ? earliest : null;
+        figures[LatestEnd.Measure.Place] = hasMeetings ? latest : null;
+        figures[LongestDay.Measure.Place] = hasMeetings ? lanes.LongestDay() : 0;
+        figures[LongestStretch.Measure.Place] = leaf.LongestStretch;
+        figures[CampusMoves.Measure.Place] = Mean(leaf.Moves * 10, weeks);
+        figures[SoftMinutes.Measure.Place] = Mean(soft, weeks);
+        figures[BreaksMissed.Measure.Place] = leaf.BreaksMissed;
+        figures[SeatsToSpare.Measure.Place] = seats;
+        figures[AwayMinutes.Measure.Place] = Mean(away, weeks);
+        figures[WantedTaken.Measure.Place] = taken;
+        return new(figures);
     }
 
     /// <summary>The part of the score that is left: starts, ends, stretches, soft rules and seats.</summary>
@@ -216,21 +213,25 @@ internal sealed unsafe class PartialMeasures
         // Without any meeting these two count nothing; with one, at least so much.
         var first = Math.Min(Math.Min(earliest, option.EarliestStart), after.EarliestStartBound);
         if (weights.LaterStart != 0 && first != OptionTable.NoStart)
-            score += weights.LaterStart * Badness.Start(first);
+            score += weights.LaterStart * EarliestStart.Badness(first);
         if (weights.EarlierFinish != 0)
             score +=
                 weights.EarlierFinish
-                * Badness.End(Math.Max(Math.Max(latest, option.LatestEnd), after.EarliestLatest));
+                * LatestEnd.Badness(Math.Max(Math.Max(latest, option.LatestEnd), after.EarliestLatest));
         if (weights.Stretch != 0)
             score +=
                 weights.Stretch
-                * Badness.Stretch(Math.Max(Math.Max(stretch, option.LongestStretch), after.LeastStretch));
+                * LongestStretch.Badness(Math.Max(Math.Max(stretch, option.LongestStretch), after.LeastStretch));
         if (weights.Soft != 0)
-            score += weights.Soft * Badness.Soft(Mean(soft + option.Soft + after.LeastSoft, ranked.Tables.AllWeeks));
+            score +=
+                weights.Soft
+                * SoftMinutes.Badness(Mean(soft + option.Soft + after.LeastSoft, ranked.Tables.AllWeeks));
         if (weights.Away != 0)
-            score += weights.Away * Badness.Away(Mean(away + option.Away + after.LeastAway, ranked.Tables.AllWeeks));
+            score +=
+                weights.Away
+                * AwayMinutes.Badness(Mean(away + option.Away + after.LeastAway, ranked.Tables.AllWeeks));
         if (weights.Seats != 0)
-            score += weights.Seats * Badness.Seats(Math.Min(Math.Min(spare, optionSpare), after.MostSpare));
+            score += weights.Seats * SeatsToSpare.Badness(Math.Min(Math.Min(spare, optionSpare), after.MostSpare));
         return score;
     }
 

@@ -1,5 +1,4 @@
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Measures;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
@@ -12,9 +11,9 @@ internal sealed class RankedProblem
     public RankedProblem(Problem problem, WorkLimit limit)
     {
         Problem = problem;
-        Badness = new Badness(problem.Ask.Weights, problem.Courses.Count);
+        Weights = new(problem.Ask.Weights);
         Order = new RegistrationOrder(problem, limit);
-        var seatsMatter = problem.Ask.Weights.Seats != 0;
+        var seatsMatter = Weights.Seats != 0;
         Options =
         [
             .. problem.Levels.Select(level =>
@@ -30,7 +29,7 @@ internal sealed class RankedProblem
         // Options of one shape differ in credits only; as a week shape is judged by its best timetable, so are they.
         MostSpare = [.. problem.Levels.Select((level, l) => MostSpareByShape(level, Options[l]))];
         Tables = new WeekTables(problem, limit);
-        Costs = new WeighedCosts(Badness, Tables, problem.Courses.Count);
+        Costs = new WeighedCosts(Weights, Tables, problem.Courses.Count);
         Bounds = LevelBounds.Of(problem, Tables, Options);
         Levels = [.. Enumerable.Range(0, problem.Levels.Count).Select(level => new RankedLevel(this, level))];
         LastTwo = Levels.Length < 2 ? [] : [PairSide.SecondLast(this), PairSide.Last(this, limit)];
@@ -44,7 +43,7 @@ internal sealed class RankedProblem
     /// <summary>The last two levels, where there are as many.</summary>
     public PairSide[] LastTwo { get; }
 
-    public Badness Badness { get; }
+    public MeasureWeights Weights { get; }
 
     public RegistrationOrder Order { get; }
 

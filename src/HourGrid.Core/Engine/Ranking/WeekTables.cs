@@ -3,6 +3,7 @@ using System.Runtime.Intrinsics;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Engine.Counting;
+using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 using HourGrid.Core.Work;
 

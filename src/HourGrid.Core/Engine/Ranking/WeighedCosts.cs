@@ -25,23 +25,21 @@ internal sealed class WeighedCosts
     private readonly int[] wanted;
     private readonly int[] days;
 
-    /// <param name="badness">How bad each measure is.</param>
+    /// <param name="weights">What matters.</param>
     /// <param name="tables">What is known of the options.</param>
     /// <param name="courses">Courses in play.</param>
-    public WeighedCosts(Badness badness, WeekTables tables, int courses)
+    public WeighedCosts(MeasureWeights weights, WeekTables tables, int courses)
     {
         weeks = Math.Max(1, tables.AllWeeks);
         reciprocal = (1UL << ReciprocalBits) / (2 * (ulong)weeks) + 1;
-        var idleWeight = badness.Weights.Idle;
-        reciprocalOfWeight = (1UL << ReciprocalBits) / (uint)Math.Max(1, idleWeight) + 1;
-        idle = Until(Badness.Idle, idleWeight);
+        reciprocalOfWeight = (1UL << ReciprocalBits) / (uint)Math.Max(1, weights.Idle) + 1;
+        idle = Until(IdleMinutes.Badness, weights.Idle);
         mostIdle = MostMinutes();
-        moves = Until(sum => Badness.Moves(Mean(10 * sum)), badness.Weights.Moves);
+        moves = Until(sum => CampusMoves.Badness(Mean(10 * sum)), weights.Moves);
         wanted =
         [
-            .. Enumerable.Range(0, courses + 1).Select(taken => badness.Weights.Wanted * badness.Wanted(taken)),
+            .. Enumerable.Range(0, courses + 1).Select(taken => weights.Wanted * WantedTaken.Badness(taken, courses)),
         ];
-        var weights = badness.Weights;
         HasRest =
             (
                 weights.LaterStart
@@ -51,7 +49,7 @@ internal sealed class WeighedCosts
                 | (tables.HasSoft ? weights.Soft : 0)
                 | (tables.HasAway ? weights.Away : 0)
             ) != 0;
-        days = [.. Enumerable.Range(0, 8).Select(count => badness.Weights.ClassDays * Badness.ClassDays(count))];
+        days = [.. Enumerable.Range(0, 8).Select(count => weights.ClassDays * ClassDays.Badness(count))];
     }
 
     /// <summary>Whether anything matters besides days, idle time, moves, breaks and the courses taken.</summary>
@@ -91,17 +89,17 @@ internal sealed class WeighedCosts
         if (weight == 0)
             return [0];
         var costs = new List<int>();
-        for (var figure = 0; costs.Count == 0 || costs[^1] < weight * Badness.Most; figure++)
+        for (var figure = 0; costs.Count == 0 || costs[^1] < weight * Measure.WorstBadness; figure++)
             costs.Add(weight * badness(figure));
         return [.. costs];
     }
 
     private static int[] MostMinutes()
     {
-        var most = new int[Badness.Most + 1];
-        for (int minutes = 0, badness = 0; badness < Badness.Most; minutes++)
+        var most = new int[Measure.WorstBadness + 1];
+        for (int minutes = 0, badness = 0; badness < Measure.WorstBadness; minutes++)
         {
-            badness = Badness.Idle(minutes);
+            badness = IdleMinutes.Badness(minutes);
             most[badness] = minutes;
         }
         for (var badness = 1; badness < most.Length; badness++)

@@ -1,0 +1,39 @@
+using HourGrid.Core.Asking;
+
+namespace HourGrid.Core.Measures;
+
+/// <summary>All measures, in the order in which files and comparisons have them.</summary>
+public static class MeasureList
+{
+    /// <summary>All of them.</summary>
+    public static IReadOnlyList<Measure> All { get; } =
+    [
+        ClassDays.Measure,
+        IdleMinutes.Measure,
+        EarliestStart.Measure,
+        LatestEnd.Measure,
+        LongestDay.Measure,
+        LongestStretch.Measure,
+        CampusMoves.Measure,
+        SoftMinutes.Measure,
+        BreaksMissed.Measure,
+        SeatsToSpare.Measure,
+        AwayMinutes.Measure,
+        WantedTaken.Measure,
+    ];
+
+    /// <summary>Those with a weight.</summary>
+    public static IReadOnlyList<Measure> Weighed { get; } = [.. All.Where(measure => measure.Weight is not null)];
+
+    /// <summary>Weights with which nothing counts.</summary>
+    public static Weights NoWeights { get; } =
+        Weighed.Aggregate(new Weights(), (weights, measure) => weights.With(measure.Weight!, 0));
+
+    internal static int PlaceOf(Measure measure)
+    {
+        for (var place = 0; place < All.Count; place++)
+            if (All[place] == measure)
+                return place;
+        throw new InvalidOperationException($"{measure.Name} is not in the list of measures.");
+    }
+}
