@@ -6,7 +6,7 @@ namespace HourGrid.Core.Measures;
 /// <param name="Day">Which day: its number in a week, or among all days of all week classes.</param>
 /// <param name="Start">The minute it starts at.</param>
 /// <param name="End">The minute it ends at.</param>
-/// <param name="Campus">The number of its campus; -1 for none.</param>
+/// <param name="Campus">The number of its campus, or <see cref="CampusNumbers.None"/>.</param>
 internal readonly record struct DayMeeting(int Day, int Start, int End, int Campus);
 
 /// <summary>What is seen on the way through the meetings of a day, in their order.</summary>

@@ -14,8 +14,8 @@ internal sealed class MeasuredDay
     /// <param name="ask">Whose blocks, breaks and campus are looked at.</param>
     /// <param name="meetings">The day's meetings in that week, by start; at least one.</param>
     /// <param name="week">The week, 1…64.</param>
-    /// <param name="numberOf">Gives each campus a number.</param>
-    public MeasuredDay(Ask ask, Meeting[] meetings, int week, Func<CampusId?, int> numberOf)
+    /// <param name="campuses">The campuses of the catalogue.</param>
+    public MeasuredDay(Ask ask, Meeting[] meetings, int week, CampusNumbers campuses)
     {
         (this.ask, this.meetings, this.week) = (ask, meetings, week);
         inOrder =
@@ -24,7 +24,7 @@ internal sealed class MeasuredDay
                 (int)meeting.Day,
                 meeting.Time.Start.Value,
                 meeting.Time.End.Value,
-                numberOf(meeting.Campus)
+                campuses.Of(meeting.Campus)
             )),
         ];
         Walk = new(inOrder);

@@ -10,7 +10,7 @@ namespace HourGrid.Core.Measures;
 public sealed class TimetableMeasurer(CatalogueSnapshot snapshot, Ask ask)
 {
     private readonly WeekSet[] blockWeeks = [.. ask.TimeBlocks.Select(block => block.Weeks).Distinct()];
-    private readonly CampusId[] campuses = [.. snapshot.Campuses.Select(campus => campus.Id)];
+    private readonly CampusNumbers campuses = new(snapshot);
 
     /// <summary>The measures of a timetable.</summary>
     public WeekMeasures Of(Timetable timetable)
@@ -29,9 +29,7 @@ public sealed class TimetableMeasurer(CatalogueSnapshot snapshot, Ask ask)
         var days = meetings
             .Where(meeting => meeting.Weeks.Contains(week))
             .GroupBy(meeting => meeting.Day)
-            .Select(day => new MeasuredDay(ask, [.. day], week, NumberOf));
+            .Select(day => new MeasuredDay(ask, [.. day], week, campuses));
         return new(alike.Count, [.. days]);
     }
-
-    private int NumberOf(CampusId? campus) => campus is { } one ? Array.IndexOf(campuses, one) : -1;
 }

@@ -273,5 +273,5 @@ internal sealed unsafe class BundlePicker(
         return spare;
     }
 
-    private long Seats(int spare) => ranked.Weights.Seats * SeatsToSpare.Badness(spare);
+    private long Seats(int spare) => ranked.Weights[SeatsToSpare.Measure] * SeatsToSpare.Badness(spare);
 }

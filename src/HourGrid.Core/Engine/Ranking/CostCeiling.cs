@@ -114,7 +114,7 @@ internal sealed class CostCeiling(RankedProblem ranked, int wanted, bool byShape
     /// </summary>
     private long SeatsMissing(int[] chosen)
     {
-        var weight = ranked.Weights.Seats;
+        var weight = ranked.Weights[SeatsToSpare.Measure];
         if (weight == 0)
             return 0;
         var (own, best) = (SeatsToSpare.Enough, SeatsToSpare.Enough);
@@ -130,7 +130,7 @@ internal sealed class CostCeiling(RankedProblem ranked, int wanted, bool byShape
     private int CountOf(int[] chosen)
     {
         var count = 1L;
-        if (!byShape && ranked.Weights.Seats == 0)
+        if (!byShape && ranked.Weights[SeatsToSpare.Measure] == 0)
             for (var level = 0; level < chosen.Length; level++)
                 count = Math.Min(wanted, count * Math.Max(1, ranked.Options[level][chosen[level]].Bundles.Length));
         return (int)count;

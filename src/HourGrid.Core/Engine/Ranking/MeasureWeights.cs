@@ -7,15 +7,8 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <param name="weights">What matters.</param>
 internal sealed class MeasureWeights(Weights weights)
 {
-    public readonly int ClassDays = Core.Measures.ClassDays.Measure.WeightIn(weights);
-    public readonly int Idle = IdleMinutes.Measure.WeightIn(weights);
-    public readonly int LaterStart = EarliestStart.Measure.WeightIn(weights);
-    public readonly int EarlierFinish = LatestEnd.Measure.WeightIn(weights);
-    public readonly int Stretch = LongestStretch.Measure.WeightIn(weights);
-    public readonly int Moves = CampusMoves.Measure.WeightIn(weights);
-    public readonly int Soft = SoftMinutes.Measure.WeightIn(weights);
-    public readonly int BreaksMissed = Core.Measures.BreaksMissed.Measure.WeightIn(weights);
-    public readonly int Seats = SeatsToSpare.Measure.WeightIn(weights);
-    public readonly int Away = AwayMinutes.Measure.WeightIn(weights);
-    public readonly int Wanted = WantedTaken.Measure.WeightIn(weights);
+    private readonly int[] weightOf = [.. MeasureList.All.Select(measure => measure.WeightIn(weights))];
+
+    /// <summary>How much a measure counts, 0 to 100.</summary>
+    public int this[Measure measure] => weightOf[measure.Place];
 }

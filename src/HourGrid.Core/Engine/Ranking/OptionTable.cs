@@ -114,7 +114,7 @@ internal sealed unsafe class OptionTable
         {
             var meeting = day.Meetings[i];
             twin = i > 0 && meeting.Time == day.Meetings[i - 1].Time ? twin + 1 : 0;
-            var campus = soft.CampusOf(meeting);
+            var campus = tables.Campuses.Of(meeting.Campus);
             if (campus is >= 0 and < MostCampuses)
                 ((short*)(Lanes + LaneVectors.Campuses(vector)))[at] |= (short)(1 << campus);
             var (start, end) = (meeting.Time.Start.Value, meeting.Time.End.Value);

@@ -166,20 +166,20 @@ internal sealed unsafe class PartialMeasures
 
     private int Score(LeafMeasures leaf)
     {
-        var score = costs.Wanted(taken) + weights.Seats * SeatsToSpare.Badness(spare);
+        var score = costs.Wanted(taken) + weights[SeatsToSpare.Measure] * SeatsToSpare.Badness(spare);
         var (classDays, weeks) = lanes.DaysAndWeeks();
         if (weeks == 0)
             return score;
         return score
-            + weights.ClassDays * ClassDays.Badness(classDays)
-            + weights.Idle * IdleMinutes.Badness(Mean(idle, weeks))
-            + weights.LaterStart * EarliestStart.Badness(earliest)
-            + weights.EarlierFinish * LatestEnd.Badness(latest)
-            + weights.Stretch * LongestStretch.Badness(leaf.LongestStretch)
-            + weights.Moves * CampusMoves.Badness(Mean(leaf.Moves * 10, weeks))
-            + weights.Soft * SoftMinutes.Badness(Mean(soft, weeks))
-            + weights.BreaksMissed * BreaksMissed.Badness(leaf.BreaksMissed)
-            + weights.Away * AwayMinutes.Badness(Mean(away, weeks));
+            + weights[ClassDays.Measure] * ClassDays.Badness(classDays)
+            + weights[IdleMinutes.Measure] * IdleMinutes.Badness(Mean(idle, weeks))
+            + weights[EarliestStart.Measure] * EarliestStart.Badness(earliest)
+            + weights[LatestEnd.Measure] * LatestEnd.Badness(latest)
+            + weights[LongestStretch.Measure] * LongestStretch.Badness(leaf.LongestStretch)
+            + weights[CampusMoves.Measure] * CampusMoves.Badness(Mean(leaf.Moves * 10, weeks))
+            + weights[SoftMinutes.Measure] * SoftMinutes.Badness(Mean(soft, weeks))
+            + weights[BreaksMissed.Measure] * BreaksMissed.Badness(leaf.BreaksMissed)
+            + weights[AwayMinutes.Measure] * AwayMinutes.Badness(Mean(away, weeks));
     }
 
     /// <summary>The measures of a whole timetable.</summary>
@@ -212,26 +212,28 @@ internal sealed unsafe class PartialMeasures
         var score = 0;
         // Without any meeting these two count nothing; with one, at least so much.
         var first = Math.Min(Math.Min(earliest, option.EarliestStart), after.EarliestStartBound);
-        if (weights.LaterStart != 0 && first != OptionTable.NoStart)
-            score += weights.LaterStart * EarliestStart.Badness(first);
-        if (weights.EarlierFinish != 0)
+        if (weights[EarliestStart.Measure] != 0 && first != OptionTable.NoStart)
+            score += weights[EarliestStart.Measure] * EarliestStart.Badness(first);
+        if (weights[LatestEnd.Measure] != 0)
             score +=
-                weights.EarlierFinish
+                weights[LatestEnd.Measure]
                 * LatestEnd.Badness(Math.Max(Math.Max(latest, option.LatestEnd), after.EarliestLatest));
-        if (weights.Stretch != 0)
+        if (weights[LongestStretch.Measure] != 0)
             score +=
-                weights.Stretch
+                weights[LongestStretch.Measure]
                 * LongestStretch.Badness(Math.Max(Math.Max(stretch, option.LongestStretch), after.LeastStretch));
-        if (weights.Soft != 0)
+        if (weights[SoftMinutes.Measure] != 0)
             score +=
-                weights.Soft
+                weights[SoftMinutes.Measure]
                 * SoftMinutes.Badness(Mean(soft + option.Soft + after.LeastSoft, ranked.Tables.AllWeeks));
-        if (weights.Away != 0)
+        if (weights[AwayMinutes.Measure] != 0)
             score +=
-                weights.Away
+                weights[AwayMinutes.Measure]
                 * AwayMinutes.Badness(Mean(away + option.Away + after.LeastAway, ranked.Tables.AllWeeks));
-        if (weights.Seats != 0)
-            score += weights.Seats * SeatsToSpare.Badness(Math.Min(Math.Min(spare, optionSpare), after.MostSpare));
+        if (weights[SeatsToSpare.Measure] != 0)
+            score +=
+                weights[SeatsToSpare.Measure]
+                * SeatsToSpare.Badness(Math.Min(Math.Min(spare, optionSpare), after.MostSpare));
         return score;
     }
 

@@ -1,4 +1,5 @@
 using HourGrid.Core.Engine.Compiling;
+using HourGrid.Core.Measures;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Ranking;
@@ -13,7 +14,7 @@ internal sealed class RankedProblem
         Problem = problem;
         Weights = new(problem.Ask.Weights);
         Order = new RegistrationOrder(problem, limit);
-        var seatsMatter = Weights.Seats != 0;
+        var seatsMatter = Weights[SeatsToSpare.Measure] != 0;
         Options =
         [
             .. problem.Levels.Select(level =>

@@ -6,24 +6,12 @@ namespace HourGrid.Core.Engine.Ranking;
 /// <summary>What an ask's soft rules and preferred campus say of an option's day; both add up over the options.</summary>
 internal sealed class SoftRules(Ask ask)
 {
-    private readonly Dictionary<CampusId, int> campuses = [];
-
     private readonly TimeBlock[] ratherNot =
     [
         .. ask.TimeBlocks.Where(block => block.Strength == Strength.RatherNot).OrderBy(block => block.Time),
     ];
 
     private readonly DayOfOption away = new();
-
-    /// <summary>A number for a meeting's campus, from 0; -1 for none.</summary>
-    public int CampusOf(in Meeting meeting)
-    {
-        if (meeting.Campus is not { } campus)
-            return -1;
-        if (!campuses.TryGetValue(campus, out var number))
-            campuses[campus] = number = campuses.Count;
-        return number;
-    }
 
     /// <summary>Busy minutes inside Rather-not blocks; a minute counts once.</summary>
     public int SoftMinutes(DayOfOption day, Weekday weekday, WeekSet weeks)

@@ -34,6 +34,7 @@ internal sealed unsafe class WeekTables
     public WeekTables(Problem problem, WorkLimit limit)
     {
         var ask = problem.Ask;
+        Campuses = new(problem.Snapshot);
         var options = problem.Levels.SelectMany(level => level.Options).ToArray();
         Classes = WeekClasses.Of(
             options.SelectMany(option => option.Meetings).Select(meeting => meeting.Weeks),
@@ -119,6 +120,9 @@ internal sealed unsafe class WeekTables
 
     /// <summary>By level and option.</summary>
     public OptionTable[][] Options { get; }
+
+    /// <summary>The campuses of the catalogue.</summary>
+    public CampusNumbers Campuses { get; }
 
     /// <summary>Campuses of all options, as far as a lane has bits for them.</summary>
     public int MostCampuses { get; }

@@ -12,6 +12,16 @@ internal sealed class WeighedCosts
     /// <summary>Enough to be exact: the product is off by less than its dividend / 2^40, and that by less than 2^24.</summary>
     private const int ReciprocalBits = 40;
 
+    /// <summary>What is looked up here, and breaks, of which nothing is known before a day is whole.</summary>
+    private static readonly Measure[] LookedUp =
+    [
+        ClassDays.Measure,
+        IdleMinutes.Measure,
+        CampusMoves.Measure,
+        WantedTaken.Measure,
+        BreaksMissed.Measure,
+    ];
+
     private readonly int weeks;
     private readonly ulong reciprocal;
 
@@ -32,30 +42,29 @@ internal sealed class WeighedCosts
     {
         weeks = Math.Max(1, tables.AllWeeks);
         reciprocal = (1UL << ReciprocalBits) / (2 * (ulong)weeks) + 1;
-        reciprocalOfWeight = (1UL << ReciprocalBits) / (uint)Math.Max(1, weights.Idle) + 1;
-        idle = Until(IdleMinutes.Badness, weights.Idle);
+        reciprocalOfWeight = (1UL << ReciprocalBits) / (uint)Math.Max(1, weights[IdleMinutes.Measure]) + 1;
+        idle = Until(IdleMinutes.Badness, weights[IdleMinutes.Measure]);
         mostIdle = MostMinutes();
-        moves = Until(sum => CampusMoves.Badness(Mean(10 * sum)), weights.Moves);
+        moves = Until(sum => CampusMoves.Badness(Mean(10 * sum)), weights[CampusMoves.Measure]);
         wanted =
         [
-            .. Enumerable.Range(0, courses + 1).Select(taken => weights.Wanted * WantedTaken.Badness(taken, courses)),
+            .. Enumerable
+                .Range(0, courses + 1)
+                .Select(taken => weights[WantedTaken.Measure] * WantedTaken.Badness(taken, courses)),
         ];
-        HasRest =
-            (
-                weights.LaterStart
-                | weights.EarlierFinish
-                | weights.Stretch
-                | weights.Seats
-                | (tables.HasSoft ? weights.Soft : 0)
-                | (tables.HasAway ? weights.Away : 0)
-            ) != 0;
-        days = [.. Enumerable.Range(0, 8).Select(count => weights.ClassDays * ClassDays.Badness(count))];
+        HasRest = MeasureList
+            .Weighed.Except(LookedUp)
+            .Any(measure => weights[measure] != 0 && CanCount(measure, tables));
+        days = [.. Enumerable.Range(0, 8).Select(count => weights[ClassDays.Measure] * ClassDays.Badness(count))];
     }
 
-    /// <summary>Whether anything matters besides days, idle time, moves, breaks and the courses taken.</summary>
+    /// <summary>Whether anything else matters.</summary>
     public bool HasRest { get; }
 
     public bool HasMoves => moves.Length > 1;
+
+    private static bool CanCount(Measure measure, WeekTables tables) =>
+        measure == SoftMinutes.Measure ? tables.HasSoft : measure != AwayMinutes.Measure || tables.HasAway;
 
     /// <summary>Of idle minutes over all weeks.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
