@@ -87,6 +87,12 @@ export const measureList = {
     weight: { name: 'away', gives: 'Preferred campus' },
     card: ({ awayMinutes }) => `${sayLength(awayMinutes)} away`,
   },
+  onTheWayMinutes: {
+    name: 'On the way a week',
+    say: sayLength,
+    weight: { name: 'onTheWay', gives: 'Less on the way' },
+    card: ({ onTheWayMinutes }) => `${sayLength(onTheWayMinutes)} on the way`,
+  },
   wantedTaken: {
     name: 'Courses taken',
     say: count,

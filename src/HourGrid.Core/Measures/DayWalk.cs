@@ -13,7 +13,8 @@ internal readonly record struct DayMeeting(int Day, int Start, int End, int Camp
 internal readonly struct DayWalk
 {
     /// <param name="meetings">By start; at least one, and all of one day.</param>
-    public DayWalk(ReadOnlySpan<DayMeeting> meetings)
+    /// <param name="campuses">The campuses they are on.</param>
+    public DayWalk(ReadOnlySpan<DayMeeting> meetings, CampusNumbers campuses)
     {
         var (start, end, campus) = (meetings[0].Start, meetings[0].Start, -1);
         foreach (ref readonly var meeting in meetings)
@@ -28,7 +29,10 @@ internal readonly struct DayWalk
             if (meeting.Campus < 0)
                 continue;
             if (campus >= 0 && meeting.Campus != campus)
+            {
                 Moves++;
+                OnTheWay += campuses.MinutesBetween(campus, meeting.Campus);
+            }
             campus = meeting.Campus;
         }
     }
@@ -41,4 +45,7 @@ internal readonly struct DayWalk
 
     /// <summary>Changes of campus.</summary>
     public int Moves { get; }
+
+    /// <summary>Minutes from campus to campus.</summary>
+    public int OnTheWay { get; }
 }

@@ -19,6 +19,7 @@ public static class MeasureList
         BreaksMissed.Measure,
         SeatsToSpare.Measure,
         AwayMinutes.Measure,
+        OnTheWayMinutes.Measure,
         WantedTaken.Measure,
     ];
 

@@ -27,7 +27,7 @@ internal sealed class MeasuredDay
                 campuses.Of(meeting.Campus)
             )),
         ];
-        Walk = new(inOrder);
+        Walk = new(inOrder, campuses);
         Start = inOrder[0].Start;
         End = inOrder.Max(meeting => meeting.End);
     }

@@ -20,6 +20,7 @@ internal static class PlainMeasures
         ["breaksMissed"] = ("breaksMissed", breaks => breaks / 7),
         ["seatsToSpare"] = ("seats", seats => 1 - Math.Min(seats, 10) / 10),
         ["awayMinutes"] = ("away", minutes => minutes / 1500),
+        ["onTheWayMinutes"] = ("onTheWay", minutes => minutes / 300),
     };
 
     /// <summary>Every measure by its name; null where there is none.</summary>
@@ -27,7 +28,10 @@ internal static class PlainMeasures
     {
         var term = catalogue.Terms.Single(one => one.Id == ask.Term);
         var classes = timetable.Sections.SelectMany(section => BruteForce.DatedClasses(term, section)).ToList();
-        var weeks = classes.GroupBy(one => one.Week).Select(week => OfWeek(ask, [.. week], week.Key)).ToList();
+        var weeks = classes
+            .GroupBy(one => one.Week)
+            .Select(week => OfWeek(catalogue, ask, [.. week], week.Key))
+            .ToList();
         long Most(Func<Week, int> figure) => weeks.Count == 0 ? 0 : weeks.Max(figure);
         long Mean(Func<Week, int> figure) => weeks.Count == 0 ? 0 : HalfUp(weeks.Sum(figure), weeks.Count);
         return new()
@@ -43,6 +47,7 @@ internal static class PlainMeasures
             ["breaksMissed"] = Most(week => week.Missed),
             ["seatsToSpare"] = timetable.Sections.Min(section => PlainRanking.FreeSeats(catalogue, section)),
             ["awayMinutes"] = Mean(week => week.Away),
+            ["onTheWayMinutes"] = Mean(week => week.OnTheWay),
             ["wantedTaken"] = timetable.Taken.Count,
         };
     }
@@ -74,12 +79,16 @@ internal static class PlainMeasures
         int Moves,
         int Soft,
         int Missed,
-        int Away
+        int Away,
+        int OnTheWay
     );
 
-    private static Week OfWeek(Ask ask, List<BruteForce.DatedClass> classes, int week)
+    private static Week OfWeek(UniversityCatalogue catalogue, Ask ask, List<BruteForce.DatedClass> classes, int week)
     {
-        var days = classes.GroupBy(one => one.Day).Select(day => OfDay(ask, [.. day], day.Key, week)).ToList();
+        var days = classes
+            .GroupBy(one => one.Day)
+            .Select(day => OfDay(catalogue, ask, [.. day], day.Key, week))
+            .ToList();
         return new(
             days.Count,
             days.Sum(day => day.Idle),
@@ -88,11 +97,18 @@ internal static class PlainMeasures
             days.Sum(day => day.Moves),
             days.Sum(day => day.Soft),
             days.Sum(day => day.Missed),
-            days.Sum(day => day.Away)
+            days.Sum(day => day.Away),
+            days.Sum(day => day.OnTheWay)
         );
     }
 
-    private static Week OfDay(Ask ask, List<BruteForce.DatedClass> classes, Weekday day, int week)
+    private static Week OfDay(
+        UniversityCatalogue catalogue,
+        Ask ask,
+        List<BruteForce.DatedClass> classes,
+        Weekday day,
+        int week
+    )
     {
         var busy = Minutes(classes.Select(one => (one.Start, one.End)));
         var first = classes.Min(one => one.Start);
@@ -120,6 +136,17 @@ internal static class PlainMeasures
             .ThenBy(one => one.End)
             .ToList();
         var moves = placed.Zip(placed.Skip(1)).Count(pair => pair.First.Campus != pair.Second.Campus);
+
+        var onTheWay = placed
+            .Zip(placed.Skip(1))
+            .Where(pair => pair.First.Campus != pair.Second.Campus)
+            .Sum(pair =>
+                MinutesFrom(pair.First.Campus, pair.Second.Campus)
+                ?? MinutesFrom(pair.Second.Campus, pair.First.Campus)
+                ?? 0
+            );
+        int? MinutesFrom(CampusId? from, CampusId? to) =>
+            catalogue.Travel.LastOrDefault(travel => travel.From == from && travel.To == to)?.Minutes;
 
         bool[] Blocked(Strength strength) =>
             Minutes(
@@ -150,7 +177,8 @@ internal static class PlainMeasures
             moves,
             Enumerable.Range(0, Minute.PerDay).Count(minute => busy[minute] && rather[minute]),
             missed,
-            away
+            away,
+            onTheWay
         );
     }
 

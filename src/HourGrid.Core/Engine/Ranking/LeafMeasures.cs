@@ -33,7 +33,11 @@ internal sealed class LeafMeasures
         var soft = ask.Breaks.Where(wanted => wanted.Strength == Strength.RatherNot).ToArray();
         bool IsWanted(Measure measure) => !forScore || measure.WeightIn(ask.Weights) != 0;
         breaksMatter = soft.Length > 0 && IsWanted(Core.Measures.BreaksMissed.Measure);
-        isWanted = breaksMatter || IsWanted(Core.Measures.LongestStretch.Measure) || IsWanted(CampusMoves.Measure);
+        isWanted =
+            breaksMatter
+            || IsWanted(Core.Measures.LongestStretch.Measure)
+            || IsWanted(CampusMoves.Measure)
+            || IsWanted(OnTheWayMinutes.Measure);
         breaks = ByDay<Break[]>(day => [.. soft.Where(wanted => wanted.Days.Contains(day))]);
         taken = new MinuteInterval[breaks.Length][];
         for (var day = 0; day < taken.Length; day++)
@@ -54,6 +58,9 @@ internal sealed class LeafMeasures
 
     /// <summary>Campus moves over all weeks.</summary>
     public int Moves { get; private set; }
+
+    /// <summary>Minutes from campus to campus over all weeks.</summary>
+    public int OnTheWay { get; private set; }
 
     /// <summary>Soft breaks missed in the worst week.</summary>
     public int BreaksMissed { get; private set; }
@@ -78,7 +85,7 @@ internal sealed class LeafMeasures
 
     private void Measure(ReadOnlySpan<DayMeeting> all)
     {
-        (LongestStretch, Moves, BreaksMissed) = (0, 0, 0);
+        (LongestStretch, Moves, OnTheWay, BreaksMissed) = (0, 0, 0, 0);
         if (breaksMatter)
             Array.Clear(missedByClass);
         for (var from = 0; from < all.Length; )
@@ -96,9 +103,10 @@ internal sealed class LeafMeasures
     private void MeasureDay(ReadOnlySpan<DayMeeting> today)
     {
         var (weekClass, day) = (today[0].Day / Weekdays.PerWeek, today[0].Day);
-        var walk = new DayWalk(today);
+        var walk = new DayWalk(today, tables.Campuses);
         LongestStretch = Math.Max(LongestStretch, walk.LongestStretch);
         Moves += walk.Moves * tables.WeeksIn[weekClass];
+        OnTheWay += walk.OnTheWay * tables.WeeksIn[weekClass];
         if (breaksMatter)
             foreach (var wanted in breaks[day])
                 if (!FreeTime.IsLeftFor(wanted, today, taken[day]))

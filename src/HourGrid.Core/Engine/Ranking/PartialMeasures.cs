@@ -134,7 +134,7 @@ internal sealed unsafe class PartialMeasures
     public long MeasuredWith(RankedLevel level, LevelBounds after, int number, Vector256<short>* option)
     {
         long cost = costs.HasMoves ? costs.Moves(lanes.MovesWith(option + 1)) : 0;
-        return costs.HasRest ? cost + RestWith(level, after, number) : cost;
+        return costs.HasRest ? cost + RestWith(level, after, number, option) : cost;
     }
 
     /// <summary>A cost and its option in one number, which sorts by the cost.</summary>
@@ -179,7 +179,8 @@ internal sealed unsafe class PartialMeasures
             + weights[CampusMoves.Measure] * CampusMoves.Badness(Mean(leaf.Moves * 10, weeks))
             + weights[SoftMinutes.Measure] * SoftMinutes.Badness(Mean(soft, weeks))
             + weights[BreaksMissed.Measure] * BreaksMissed.Badness(leaf.BreaksMissed)
-            + weights[AwayMinutes.Measure] * AwayMinutes.Badness(Mean(away, weeks));
+            + weights[AwayMinutes.Measure] * AwayMinutes.Badness(Mean(away, weeks))
+            + weights[OnTheWayMinutes.Measure] * OnTheWayMinutes.Badness(Mean(leaf.OnTheWay, weeks));
     }
 
     /// <summary>The measures of a whole timetable.</summary>
@@ -201,12 +202,13 @@ internal sealed unsafe class PartialMeasures
         figures[BreaksMissed.Measure.Place] = leaf.BreaksMissed;
         figures[SeatsToSpare.Measure.Place] = seats;
         figures[AwayMinutes.Measure.Place] = Mean(away, weeks);
+        figures[OnTheWayMinutes.Measure.Place] = Mean(leaf.OnTheWay, weeks);
         figures[WantedTaken.Measure.Place] = taken;
         return new(figures);
     }
 
     /// <summary>The part of the score that is left: starts, ends, stretches, soft rules and seats.</summary>
-    private int RestWith(RankedLevel level, LevelBounds after, int number)
+    private int RestWith(RankedLevel level, LevelBounds after, int number, Vector256<short>* added)
     {
         var (option, optionSpare) = (level.Tables[number], level.MostSpare[number]);
         var score = 0;
@@ -230,6 +232,10 @@ internal sealed unsafe class PartialMeasures
             score +=
                 weights[AwayMinutes.Measure]
                 * AwayMinutes.Badness(Mean(away + option.Away + after.LeastAway, ranked.Tables.AllWeeks));
+        if (weights[OnTheWayMinutes.Measure] != 0 && ranked.Tables.Campuses.LeastMinutes is { } least and > 0)
+            score +=
+                weights[OnTheWayMinutes.Measure]
+                * OnTheWayMinutes.Badness(Mean(least * lanes.MovesWith(added + 1), ranked.Tables.AllWeeks));
         if (weights[SeatsToSpare.Measure] != 0)
             score +=
                 weights[SeatsToSpare.Measure]
