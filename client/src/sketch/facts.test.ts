@@ -6,9 +6,10 @@ import { sayTenths } from './measures';
 import { sayLimits, sayTake } from './limits';
 import { differsInWeightsAlone, isPlace, nearest } from './places';
 import { sayBroken } from './sayBroken';
-import { testAsk, testWeights } from './testAsk';
+import { noMeasures, testAsk, testWeights } from './testAsk';
 
 const measures: Ranked['measures'] = {
+  ...noMeasures,
   classDays: 4,
   idleMinutes: 95,
   earliestStart: '09:30',
@@ -16,8 +17,6 @@ const measures: Ranked['measures'] = {
   longestDay: 300,
   longestStretch: 150,
   campusMovesTenths: 10,
-  softMinutes: 0,
-  breaksMissed: 0,
   seatsToSpare: 1,
   awayMinutes: 60,
   wantedTaken: 5,

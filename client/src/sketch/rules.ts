@@ -1,28 +1,15 @@
 import type { Ask, Break, TimeBlock } from '@/api/client';
 import { sayBlock } from '@/grid/blocks';
-import { countOf } from '@/lib/count';
 import { daysOf, sayDays } from '@/lib/days';
 import { isSame } from '@/lib/isSame';
 import { sayMode } from '@/lib/modes';
-import { minuteOf, sayHours, sayLength, sayTime } from '@/lib/time';
+import { minuteOf, sayHours, sayLength } from '@/lib/time';
+import { type DayLimit, type DayLimits, dayLimits, noLimits, sayLimit } from './dayLimits';
 import { leaveEitherOr, replaceBlock, replaceBreak, setCampus, setLimits } from './edits';
 
 /** The rules of which there is at most one. */
 export type SingleRule =
-  | 'earliestStart'
-  | 'latestEnd'
-  | 'daysOff'
-  | 'maxDays'
-  | 'maxMinutesPerDay'
-  | 'maxStretchMinutes'
-  | 'minutesBetween'
-  | 'campuses'
-  | 'preferred'
-  | 'travel'
-  | 'onePerDay'
-  | 'modes'
-  | 'seats'
-  | 'credits';
+  DayLimit | 'campuses' | 'preferred' | 'travel' | 'onePerDay' | 'modes' | 'seats' | 'credits';
 
 /** One rule of a sketch, in force or switched off. */
 export type Rule = {
@@ -38,50 +25,8 @@ export type Rule = {
 
 export type RuleGroup = 'hours' | 'days' | 'places';
 
-const limitKinds = [
-  'earliestStart',
-  'latestEnd',
-  'daysOff',
-  'maxDays',
-  'maxMinutesPerDay',
-  'maxStretchMinutes',
-  'minutesBetween',
-] as const;
-
-type Limits = Ask['dayLimits'];
-type LimitKind = (typeof limitKinds)[number];
-
-const noLimits: Limits = {
-  earliestStart: null,
-  latestEnd: null,
-  daysOff: [],
-  maxDays: null,
-  maxMinutesPerDay: null,
-  maxStretchMinutes: null,
-  minutesBetween: 0,
-};
-
-function isSet(limits: Limits, kind: LimitKind): boolean {
+function isSet(limits: DayLimits, kind: DayLimit): boolean {
   return !isSame(limits[kind], noLimits[kind]);
-}
-
-function sayLimit(limits: Limits, kind: LimitKind): string {
-  switch (kind) {
-    case 'earliestStart':
-      return `No class before ${sayTime(minuteOf(limits.earliestStart ?? '00:00'))}`;
-    case 'latestEnd':
-      return `No class after ${sayTime(minuteOf(limits.latestEnd ?? '24:00'))}`;
-    case 'daysOff':
-      return `Off: ${sayDays(daysOf(limits.daysOff))}`;
-    case 'maxDays':
-      return `At most ${countOf(limits.maxDays ?? 0, 'class day')} a week`;
-    case 'maxMinutesPerDay':
-      return `At most ${sayLength(limits.maxMinutesPerDay ?? 0)} of class a day`;
-    case 'maxStretchMinutes':
-      return `At most ${sayLength(limits.maxStretchMinutes ?? 0)} without a pause`;
-    case 'minutesBetween':
-      return `${limits.minutesBetween} min between classes`;
-  }
 }
 
 export function sayBreak({ days, from, to, minutes }: Break): string {
@@ -123,7 +68,7 @@ export function rulesOf(ask: Ask, campusName: (id: string) => string): Record<Ru
         isSoft: one.strength !== 'cannot',
       })),
     ],
-    days: limitKinds.flatMap((kind) => {
+    days: dayLimits.flatMap((kind) => {
       const isOn = isSet(ask.dayLimits, kind);
       if (!isOn && !isSet(off.dayLimits, kind)) return [];
       const text = sayLimit(isOn ? ask.dayLimits : off.dayLimits, kind);

@@ -1,15 +1,6 @@
-import type { Ask } from '@/api/client';
-import { weightsOf } from './measures';
-
-const noLimits: Ask['dayLimits'] = {
-  earliestStart: null,
-  latestEnd: null,
-  daysOff: [],
-  maxDays: null,
-  maxMinutesPerDay: null,
-  maxStretchMinutes: null,
-  minutesBetween: 0,
-};
+import type { Ask, Measures } from '@/api/client';
+import { noLimits } from './dayLimits';
+import { measureList, weightsOf } from './measures';
 
 /** For tests: weights of nothing but what they need. */
 export function testWeights(change: Partial<Ask['weights']> = {}): Ask['weights'] {
@@ -44,3 +35,6 @@ export function testAsk(change: Partial<Ask> = {}): Ask {
     ...change,
   };
 }
+
+/** For tests: measures of nothing. */
+export const noMeasures = Object.fromEntries(Object.keys(measureList).map((name) => [name, 0])) as Measures;

@@ -3,6 +3,7 @@ import type { Ask } from '@/api/client';
 import { type Day, days, daysOf, fullDay, shortDay } from '@/lib/days';
 import { sayMode } from '@/lib/modes';
 import { apiTime, minuteOf, readTime, sayTime } from '@/lib/time';
+import { isDayLimit, numberOf } from '@/sketch/dayLimits';
 import { setCampus, setLimits } from '@/sketch/edits';
 import { type SingleRule } from '@/sketch/rules';
 import { ValueList } from '@/ui/ValueList';
@@ -36,17 +37,6 @@ export function LimitEditor({ kind, ask, campuses, change }: Props): ReactNode {
           label="Days off"
           chosen={daysOf(limits.daysOff)}
           onChange={(daysOff) => change((now) => setLimits(now, { daysOff }))}
-        />
-      );
-    case 'maxDays':
-    case 'maxMinutesPerDay':
-    case 'maxStretchMinutes':
-    case 'minutesBetween':
-      return (
-        <NumberInput
-          {...numberFields[kind]}
-          value={limits[kind] ?? 0}
-          onChange={(value) => change((now) => setLimits(now, { [kind]: value }))}
         />
       );
     case 'campuses':
@@ -107,8 +97,13 @@ export function LimitEditor({ kind, ask, campuses, change }: Props): ReactNode {
           ))}
         </div>
       );
-    default:
-      return null;
+    default: {
+      const number = isDayLimit(kind) ? numberOf(limits, kind) : null;
+      if (!number) return null;
+      return (
+        <NumberInput {...number} onChange={(value) => change((now) => setLimits(now, { [kind]: value }))} />
+      );
+    }
   }
 }
 
@@ -118,13 +113,6 @@ function inOrder(credits: Ask['credits'], changed: 'min' | 'max'): Ask['credits'
   if (min === null || max === null || min <= max) return credits;
   return changed === 'min' ? { min, max: min } : { min: max, max };
 }
-
-const numberFields = {
-  maxDays: { label: 'At most', unit: 'class days a week', most: 7, step: 1 },
-  maxMinutesPerDay: { label: 'At most', unit: 'minutes of class a day', most: 1440, step: 15 },
-  maxStretchMinutes: { label: 'At most', unit: 'minutes without a pause', most: 1440, step: 15 },
-  minutesBetween: { label: 'At least', unit: 'minutes between classes', most: 240, step: 5 },
-};
 
 const field = 'rounded-[4px] border border-rule bg-sheet px-2 py-1 tabular-nums aria-invalid:border-brick';
 

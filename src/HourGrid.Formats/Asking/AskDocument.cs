@@ -15,7 +15,7 @@ public sealed record AskDocument(
     AskDocument.CreditsDocument Credits,
     IReadOnlyList<AskDocument.TimeBlockDocument> TimeBlocks,
     IReadOnlyList<AskDocument.BreakDocument> Breaks,
-    AskDocument.DayLimitsDocument DayLimits,
+    DayLimitsDocument DayLimits,
     AskDocument.CampusDocument Campus,
     IReadOnlyList<string> Modes,
     string Seats,
@@ -56,16 +56,6 @@ public sealed record AskDocument(
         string To,
         int Minutes,
         string Strength
-    );
-
-    public sealed record DayLimitsDocument(
-        string? EarliestStart,
-        string? LatestEnd,
-        IReadOnlyList<string> DaysOff,
-        int? MaxDays,
-        int? MaxMinutesPerDay,
-        int? MaxStretchMinutes,
-        int MinutesBetween
     );
 
     public sealed record CampusDocument(
@@ -110,7 +100,7 @@ public sealed record AskDocument(
             Of(ask.Credits),
             [.. ask.TimeBlocks.Select(Of)],
             [.. ask.Breaks.Select(Of)],
-            Of(ask.DayLimits),
+            DayLimitsDocument.Of(ask.DayLimits),
             new(
                 [.. ask.Campus.Allowed.Select(campus => campus.Value)],
                 ask.Campus.Preferred?.Value,
@@ -125,7 +115,7 @@ public sealed record AskDocument(
                 Of(ask.Off.Credits),
                 [.. ask.Off.TimeBlocks.Select(Of)],
                 [.. ask.Off.Breaks.Select(Of)],
-                Of(ask.Off.DayLimits),
+                DayLimitsDocument.Of(ask.Off.DayLimits),
                 [.. ask.Off.Campuses.Select(campus => campus.Value)],
                 [.. ask.Off.Modes.Select(Words.Modes.Write)]
             )
@@ -150,17 +140,6 @@ public sealed record AskDocument(
             wanted.Window.End.ToString(),
             wanted.Minutes,
             Words.Strengths.Write(wanted.Strength)
-        );
-
-    private static DayLimitsDocument Of(DayLimits limits) =>
-        new(
-            limits.EarliestStart?.ToString(),
-            limits.LatestEnd?.ToString(),
-            Words.Write(limits.DaysOff),
-            limits.MaxDays,
-            limits.MaxMinutesPerDay,
-            limits.MaxStretchMinutes,
-            limits.MinutesBetween
         );
 
     private static IReadOnlyList<string> Numbers(IReadOnlyList<RegistrationNumber> numbers) =>

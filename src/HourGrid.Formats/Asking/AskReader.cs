@@ -40,7 +40,7 @@ internal static class AskReader
             Credits = file.Or("credits", default, CreditBounds),
             TimeBlocks = file["timeBlocks"].List(TimeBlock, Ask.MaxRules),
             Breaks = file["breaks"].List(Break, Ask.MaxRules),
-            DayLimits = file.Or("dayLimits", new DayLimits(), DayLimits),
+            DayLimits = file.Or("dayLimits", new DayLimits(), DayLimitsDocument.Read),
             Campus = file.Or("campus", new CampusPreferences(), Campus),
             Modes = file["modes"].Values(mode => mode.Word(Words.Modes), MostListed),
             Seats = file.Or("seats", SeatsAdmitted.Open, seats => seats.Word(Words.SeatsRules) ?? SeatsAdmitted.Open),
@@ -114,29 +114,6 @@ internal static class AskReader
             : null;
     }
 
-    private static DayLimits DayLimits(JsonPlace place)
-    {
-        var limits = place.Object(
-            "earliestStart",
-            "latestEnd",
-            "daysOff",
-            "maxDays",
-            "maxMinutesPerDay",
-            "maxStretchMinutes",
-            "minutesBetween"
-        );
-        return new()
-        {
-            EarliestStart = limits.Or("earliestStart", null, SharedValues.Time),
-            LatestEnd = limits.Or("latestEnd", null, SharedValues.Time),
-            DaysOff = WeekdaySet.Of(limits["daysOff"].Values(day => day.Word(Words.Days))),
-            MaxDays = limits.Or<int?>("maxDays", null, days => days.Whole(0, Weekdays.PerWeek)),
-            MaxMinutesPerDay = limits.Or<int?>("maxMinutesPerDay", null, most => most.Whole(0, Minute.PerDay)),
-            MaxStretchMinutes = limits.Or<int?>("maxStretchMinutes", null, most => most.Whole(0, Minute.PerDay)),
-            MinutesBetween = limits.Or("minutesBetween", 0, gap => gap.Whole(0, Minute.PerDay)),
-        };
-    }
-
     private static CampusPreferences Campus(JsonPlace place)
     {
         var campus = place.Object("allowed", "preferred", "respectTravel", "onePerDay");
@@ -157,7 +134,7 @@ internal static class AskReader
             Credits = off.Or("credits", default, CreditBounds),
             TimeBlocks = off["timeBlocks"].List(TimeBlock, Ask.MaxRules),
             Breaks = off["breaks"].List(Break, Ask.MaxRules),
-            DayLimits = off.Or("dayLimits", new DayLimits(), DayLimits),
+            DayLimits = off.Or("dayLimits", new DayLimits(), DayLimitsDocument.Read),
             Campuses = Campuses(off["campuses"]),
             Modes = off["modes"].Values(mode => mode.Word(Words.Modes), MostListed),
         };

@@ -37,21 +37,7 @@ internal static class PlainChanges
             .Breaks.Select((one, i) => (one.Strength, i))
             .Where(one => one.Strength == Strength.Cannot);
         paths.AddRange(hardBreaks.Select(one => $"breaks[{one.i}]"));
-        var limits = ask.DayLimits;
-        if (limits.EarliestStart is not null)
-            paths.Add("dayLimits.earliestStart");
-        if (limits.LatestEnd is not null)
-            paths.Add("dayLimits.latestEnd");
-        if (limits.DaysOff.Count > 0)
-            paths.Add("dayLimits.daysOff");
-        if (limits.MaxDays is not null)
-            paths.Add("dayLimits.maxDays");
-        if (limits.MaxMinutesPerDay is not null)
-            paths.Add("dayLimits.maxMinutesPerDay");
-        if (limits.MaxStretchMinutes is not null)
-            paths.Add("dayLimits.maxStretchMinutes");
-        if (limits.MinutesBetween > 0)
-            paths.Add("dayLimits.minutesBetween");
+        paths.AddRange(PlainRules.DayLimits.Where(one => one.IsSet(ask.DayLimits)).Select(one => one.Path));
         if (ask.Campus.Allowed.Count > 0)
             paths.Add("campus.allowed");
         if (ask.Campus.RespectTravel)
@@ -119,20 +105,9 @@ internal static class PlainChanges
             Credits = gone.Contains("credits") ? default : ask.Credits,
             TimeBlocks = [.. ask.TimeBlocks.Where((_, i) => !gone.Contains($"timeBlocks[{i}]"))],
             Breaks = [.. ask.Breaks.Where((_, i) => !gone.Contains($"breaks[{i}]"))],
-            DayLimits = new()
-            {
-                EarliestStart = gone.Contains("dayLimits.earliestStart") ? null : ask.DayLimits.EarliestStart,
-                LatestEnd = gone.Contains("dayLimits.latestEnd") ? null : ask.DayLimits.LatestEnd,
-                DaysOff = gone.Contains("dayLimits.daysOff") ? default : ask.DayLimits.DaysOff,
-                MaxDays = gone.Contains("dayLimits.maxDays") ? null : ask.DayLimits.MaxDays,
-                MaxMinutesPerDay = gone.Contains("dayLimits.maxMinutesPerDay")
-                    ? null
-                    : ask.DayLimits.MaxMinutesPerDay,
-                MaxStretchMinutes = gone.Contains("dayLimits.maxStretchMinutes")
-                    ? null
-                    : ask.DayLimits.MaxStretchMinutes,
-                MinutesBetween = gone.Contains("dayLimits.minutesBetween") ? 0 : ask.DayLimits.MinutesBetween,
-            },
+            DayLimits = PlainRules
+                .DayLimits.Where(one => gone.Contains(one.Path))
+                .Aggregate(ask.DayLimits, (limits, one) => one.Without(limits)),
             Campus = new()
             {
                 Allowed = gone.Contains("campus.allowed") ? [] : ask.Campus.Allowed,

@@ -6,6 +6,38 @@ namespace HourGrid.Core.Tests.Plain;
 /// <summary>The hard rules that look at a whole timetable, week by week, day by day and minute by minute.</summary>
 internal static class PlainRules
 {
+    /// <summary>The limits of days: their paths, whether an ask sets them, and what it is without.</summary>
+    public static readonly (
+        string Path,
+        Func<DayLimits, bool> IsSet,
+        Func<DayLimits, DayLimits> Without
+    )[] DayLimits =
+    [
+        (
+            "dayLimits.earliestStart",
+            limits => limits.EarliestStart is not null,
+            limits => limits with { EarliestStart = null }
+        ),
+        ("dayLimits.latestEnd", limits => limits.LatestEnd is not null, limits => limits with { LatestEnd = null }),
+        ("dayLimits.daysOff", limits => limits.DaysOff.Count > 0, limits => limits with { DaysOff = default }),
+        ("dayLimits.maxDays", limits => limits.MaxDays is not null, limits => limits with { MaxDays = null }),
+        (
+            "dayLimits.maxMinutesPerDay",
+            limits => limits.MaxMinutesPerDay is not null,
+            limits => limits with { MaxMinutesPerDay = null }
+        ),
+        (
+            "dayLimits.maxStretchMinutes",
+            limits => limits.MaxStretchMinutes is not null,
+            limits => limits with { MaxStretchMinutes = null }
+        ),
+        (
+            "dayLimits.minutesBetween",
+            limits => limits.MinutesBetween > 0,
+            limits => limits with { MinutesBetween = 0 }
+        ),
+    ];
+
     public static bool Keep(UniversityCatalogue catalogue, Ask ask, PlainTimetable timetable)
     {
         foreach (var choice in ask.EitherOr)
