@@ -13,7 +13,7 @@ type Described<Value> = {
   none: Value;
   /** What it says at first. */
   start: NonNullable<Value>;
-  say(this: void, value: NonNullable<Value>): string;
+  say(value: NonNullable<Value>): string;
 } & (NonNullable<Value> extends number
   ? { input: { label: string; unit: string; most: number; step: number } }
   : unknown);
@@ -80,8 +80,8 @@ export const labelOf = (limit: DayLimit) => described[limit].label;
 export const startOf = (limit: DayLimit): Partial<DayLimits> => ({ [limit]: described[limit].start });
 
 export function sayLimit(limits: DayLimits, limit: DayLimit): string {
-  const { say, none } = described[limit] as { none: unknown; say(this: void, value: unknown): string };
-  return say(limits[limit] ?? none);
+  const one = described[limit] as { none: unknown; say(value: unknown): string };
+  return one.say(limits[limit] ?? one.none);
 }
 
 /** The number that a limit is, and how it is typed; null for one that is none. */

@@ -37,4 +37,6 @@ export function testAsk(change: Partial<Ask> = {}): Ask {
 }
 
 /** For tests: measures of nothing. */
-export const noMeasures = Object.fromEntries(Object.keys(measureList).map((name) => [name, 0])) as Measures;
+export const noMeasures = Object.fromEntries(
+  Object.keys(measureList).map((name) => [name, 0]),
+) as unknown as Measures;
