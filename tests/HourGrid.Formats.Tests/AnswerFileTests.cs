@@ -42,24 +42,13 @@ public sealed class AnswerFileTests
     }
 
     [Fact]
-    public void The_example_is_what_is_written()
-    {
-        var example = JsonNode.Parse(File.ReadAllText(Repository.PathOf("demo", "lunch-every-day.answer.json")))!;
-        AssertValid(example);
-        var written = Answer("lunch-every-day.ask.json", Everything);
-        // All but how long it took.
-        written["elapsedMs"] = example["elapsedMs"]!.DeepClone();
-        Assert.Equal(example.ToJsonString(), written.ToJsonString());
-    }
-
-    [Fact]
     public void The_schema_refuses_an_answer_with_any_value_of_another_kind()
     {
         var changed = 0;
-        var example = File.ReadAllText(Repository.PathOf("demo", "lunch-every-day.answer.json"));
-        foreach (var path in Leaves(JsonNode.Parse(example)!, []))
+        var written = Answer("lunch-every-day.ask.json", Everything);
+        foreach (var path in Leaves(written, []))
         {
-            var answer = JsonNode.Parse(example)!;
+            var answer = written.DeepClone();
             var parent = path[..^1].Aggregate(answer, (node, step) => step is int i ? node[i]! : node[(string)step]!);
             JsonNode wrong = new JsonObject { ["x"] = 1 };
             if (path[^1] is int place)

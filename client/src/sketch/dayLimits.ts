@@ -65,6 +65,13 @@ const described: { [Limit in DayLimit]: Described<DayLimits[Limit]> } = {
     say: (minutes) => `${minutes} min between classes`,
     input: { label: 'At least', unit: 'minutes between classes', most: 240, step: 5 },
   },
+  restMinutes: {
+    label: 'Rest between days',
+    none: null,
+    start: 720,
+    say: (minutes) => `At least ${sayLength(minutes)} from one day to the next`,
+    input: { label: 'At least', unit: 'minutes from one day to the next', most: 1440, step: 15 },
+  },
 };
 
 /** All of them, in the order in which they stand. */

@@ -25,6 +25,9 @@ public sealed record DayLimits
 
     /// <summary>Minutes that must lie between two classes.</summary>
     public int MinutesBetween { get; init; }
+
+    /// <summary>Least minutes between the last end of a day and the first start of the next, where both have class.</summary>
+    public int? RestMinutes { get; init; }
 }
 
 /// <summary>What is asked of campuses.</summary>

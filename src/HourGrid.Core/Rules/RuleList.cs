@@ -30,6 +30,7 @@ public static class RuleList
         MaxMinutesPerDayRule.Of,
         MaxStretchRule.Of,
         MinutesBetweenRule.Of,
+        RestRule.Of,
         CampusesRule.Of,
         TravelRule.Of,
         OneCampusPerDayRule.Of,

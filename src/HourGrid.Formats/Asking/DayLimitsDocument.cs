@@ -12,7 +12,8 @@ public sealed record DayLimitsDocument(
     int? MaxDays,
     int? MaxMinutesPerDay,
     int? MaxStretchMinutes,
-    int MinutesBetween
+    int MinutesBetween,
+    int? RestMinutes
 )
 {
     /// <summary>Limits as a document.</summary>
@@ -26,7 +27,8 @@ public sealed record DayLimitsDocument(
             limits.MaxDays,
             limits.MaxMinutesPerDay,
             limits.MaxStretchMinutes,
-            limits.MinutesBetween
+            limits.MinutesBetween,
+            limits.RestMinutes
         );
     }
 
@@ -39,7 +41,8 @@ public sealed record DayLimitsDocument(
             "maxDays",
             "maxMinutesPerDay",
             "maxStretchMinutes",
-            "minutesBetween"
+            "minutesBetween",
+            "restMinutes"
         );
         return new()
         {
@@ -50,6 +53,7 @@ public sealed record DayLimitsDocument(
             MaxMinutesPerDay = limits.Or<int?>("maxMinutesPerDay", null, most => most.Whole(0, Minute.PerDay)),
             MaxStretchMinutes = limits.Or<int?>("maxStretchMinutes", null, most => most.Whole(0, Minute.PerDay)),
             MinutesBetween = limits.Or("minutesBetween", 0, gap => gap.Whole(0, Minute.PerDay)),
+            RestMinutes = limits.Or<int?>("restMinutes", null, least => least.Whole(0, Minute.PerDay)),
         };
     }
 }

@@ -70,6 +70,7 @@ internal static class FitWords
             MaxMinutesPerDayRule => "your most minutes a day",
             MaxStretchRule => "your longest stretch",
             MinutesBetweenRule => "your minutes between classes",
+            RestRule => "your rest between days",
             CampusesRule => "your campuses",
             TravelRule => "travel between campuses",
             OneCampusPerDayRule => "one campus a day",

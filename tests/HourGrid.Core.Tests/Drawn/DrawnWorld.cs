@@ -161,7 +161,8 @@ internal static class DrawnWorld
         Gen.Select(
             Gen.OneOf<int?>(null, null, null, null, null, null, 0, 1, 2, 3),
             Gen.OneOf<int?>(null, null, null, null, null, null, 60, 120, 200),
-            Gen.OneOf<int?>(null, null, null, null, null, null, 75, 130, 240)
+            Gen.OneOf<int?>(null, null, null, null, null, null, 75, 130, 240),
+            Gen.OneOf<int?>(null, null, null, null, null, null, 800, 960, 1150)
         ),
         (earliest, latest, off, between, most) =>
             new DayLimits
@@ -173,6 +174,7 @@ internal static class DrawnWorld
                 MaxDays = most.Item1,
                 MaxMinutesPerDay = most.Item2,
                 MaxStretchMinutes = most.Item3,
+                RestMinutes = most.Item4,
             }
     );
 

@@ -36,6 +36,11 @@ internal static class PlainRules
             limits => limits.MinutesBetween > 0,
             limits => limits with { MinutesBetween = 0 }
         ),
+        (
+            "dayLimits.restMinutes",
+            limits => limits.RestMinutes is not null,
+            limits => limits with { RestMinutes = null }
+        ),
     ];
 
     public static bool Keep(UniversityCatalogue catalogue, Ask ask, PlainTimetable timetable)
@@ -57,6 +62,8 @@ internal static class PlainRules
             var days = week.GroupBy(one => one.Day).ToList();
             if (days.Count > (ask.DayLimits.MaxDays ?? 7))
                 return false;
+            if (ask.DayLimits.RestMinutes is { } rest && !Rests([.. week], rest))
+                return false;
             if (days.Any(day => !KeepsDay(ask, [.. day], day.Key, week.Key)))
                 return false;
         }
@@ -67,6 +74,9 @@ internal static class PlainRules
         taken.Bundle.Any(section => section.Credits is not null)
             ? taken.Bundle.Sum(section => section.Credits?.Value ?? 0)
             : catalogue.Courses.Single(course => course.Id == taken.Course).Credits.Min.Value;
+
+    private static bool Rests(List<BruteForce.DatedClass> week, int rest) =>
+        !week.Any(one => week.Any(next => next.Day == one.Day + 1 && next.Start + 24 * 60 - one.End < rest));
 
     private static bool KeepsDay(Ask ask, List<BruteForce.DatedClass> classes, Weekday day, int week)
     {
