@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Ask, Break, TimeBlock } from '@/api/client';
 import { addCourse, chooseBetween, limitCourse, markSection, setLimits } from './edits';
 import { liftRules, removeRule, type Rule, rulesOf, switchRule } from './rules';
+import { noLimits } from './dayLimits';
 import { testAsk } from './testAsk';
 import { sayAll, sayPath } from './rulePaths';
 
@@ -26,6 +27,7 @@ function everything(): Ask {
     timeBlocks: [block('tue', '08:00')],
     breaks: [lunch],
     dayLimits: {
+      ...noLimits,
       earliestStart: '09:00',
       latestEnd: '18:00',
       daysOff: ['fri'],
