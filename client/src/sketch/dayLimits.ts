@@ -69,7 +69,7 @@ const described: { [Limit in DayLimit]: Described<DayLimits[Limit]> } = {
     label: 'Rest between days',
     none: null,
     start: 720,
-    say: (minutes) => `At least ${sayLength(minutes)} from one day to the next`,
+    say: (minutes) => `${sayLength(minutes)} of rest between days`,
     input: { label: 'At least', unit: 'minutes from one day to the next', most: 1440, step: 15 },
   },
 };

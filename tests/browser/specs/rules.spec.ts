@@ -72,6 +72,7 @@ test('every kind of rule can be added, said, and taken away', async ({ page }) =
     ['Most class a day', 'At most 6 h of class a day'],
     ['Longest unbroken stretch', 'At most 4 h without a pause'],
     ['Minutes between classes', '10 min between classes'],
+    ['Rest between days', '12 h of rest between days'],
     ['Campuses allowed', 'Only on Harbour'],
     ['Preferred campus', 'Rather on Harbour'],
     ['Delivery modes', 'Only in person or hybrid'],
