@@ -42,6 +42,11 @@ internal static class SolveCommand
     private static readonly Option<bool> Costs = Flag("--costs", "What each rule costs.");
     private static readonly Option<bool> Sections = Flag("--sections", "In how many timetables each section is.");
 
+    private static readonly Option<bool> All = Flag(
+        "--all",
+        "Every timetable, a line of JSON each; with --budget-ms at most."
+    );
+
     private static readonly Option<string[]> Courses = new("--what-if")
     {
         Description = "The count with this course added as a must; may be given again.",
@@ -63,7 +68,14 @@ internal static class SolveCommand
             SpreadOf,
             Courses,
             Budget,
+            All,
         };
+        command.Validators.Add(result =>
+        {
+            var others = command.Options.Except([Catalogue, AskFile, Budget, All]);
+            if (result.GetResult(All) is not null && others.FirstOrDefault(one => result.GetResult(one) is not null) is { } other)
+                result.AddError($"--all prints lines of timetables and nothing else: leave {other.Name} out.");
+        });
         command.SetAction(RunAsync);
         return command;
     }
@@ -105,9 +117,11 @@ internal static class SolveCommand
             await warm;
             // What was read and thrown away is collected now, so that the answer is not stopped for it.
             GC.Collect();
-            var answer = AnswerFile.Write(snapshot, ask, parts, cancellation);
             await using var output = Console.OpenStandardOutput();
-            await output.WriteAsync(answer, cancellation);
+            if (parsed.GetValue(All))
+                EveryTimetable.Write(snapshot, ask, output, parts.Budget, cancellation);
+            else
+                await output.WriteAsync(AnswerFile.Write(snapshot, ask, parts, cancellation), cancellation);
             return 0;
         }
         catch (Exception problem)

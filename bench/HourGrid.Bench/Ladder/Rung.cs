@@ -13,7 +13,7 @@ internal sealed record Rung(string Name, CatalogueSnapshot Snapshot, Ask Ask)
     public UniversityCatalogue Catalogue =>
         new(
             "The ladder",
-            [.. CourseMaker.Campuses.Select(id => new Campus(id, id.Value))],
+            Rungs.CampusesByName,
             CourseMaker.TravelBetween,
             [CourseMaker.Term],
             [.. Snapshot.Courses.Select(offered => offered.Course with { Title = $"Course {offered.Course.Number}" })]
@@ -23,6 +23,11 @@ internal sealed record Rung(string Name, CatalogueSnapshot Snapshot, Ask Ask)
 /// <summary>The made instances, from small to too large.</summary>
 internal static class Rungs
 {
+    public static readonly IReadOnlyList<Campus> CampusesByName =
+    [
+        .. CourseMaker.Campuses.Select(id => new Campus(id, id.Value)),
+    ];
+
     private static readonly TimeBlock Shift = new(
         WeekdaySet.Of(Weekday.Tuesday),
         new(new(8 * 60), new(10 * 60)),
@@ -95,7 +100,7 @@ internal static class Rungs
         var all = Enumerable.Range(0, courses).Select(i => course(make, i)).ToArray();
         return new(
             name,
-            new(CourseMaker.Term, [], CourseMaker.Travel, all),
+            new(CourseMaker.Term, CampusesByName, CourseMaker.Travel, all),
             new()
             {
                 Term = CourseMaker.Term.Id,

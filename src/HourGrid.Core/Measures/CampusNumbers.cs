@@ -11,7 +11,7 @@ internal sealed class CampusNumbers
     private readonly Dictionary<CampusId, int> numbers = [];
     private readonly int[] minutes;
 
-    /// <param name="snapshot">The catalogue.</param>
+    /// <param name="snapshot">The catalogue; it lists every campus that its sections are on.</param>
     public CampusNumbers(CatalogueSnapshot snapshot)
     {
         foreach (var campus in snapshot.Campuses)
