@@ -4,6 +4,7 @@ using HourGrid.Bench.Ladder;
 using HourGrid.Bench.Peers;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Engine.Compiling;
 

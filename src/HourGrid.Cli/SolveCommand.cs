@@ -73,7 +73,10 @@ internal static class SolveCommand
         command.Validators.Add(result =>
         {
             var others = command.Options.Except([Catalogue, AskFile, Budget, All]);
-            if (result.GetResult(All) is not null && others.FirstOrDefault(one => result.GetResult(one) is not null) is { } other)
+            if (
+                result.GetResult(All) is not null
+                && others.FirstOrDefault(one => result.GetResult(one) is not null) is { } other
+            )
                 result.AddError($"--all prints lines of timetables and nothing else: leave {other.Name} out.");
         });
         command.SetAction(RunAsync);

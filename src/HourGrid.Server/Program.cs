@@ -1,16 +1,13 @@
 using HourGrid.Data;
-using HourGrid.Server.Answers;
-using HourGrid.Server.Catalogues;
+using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Courses;
-using HourGrid.Server.Exports;
 using HourGrid.Server.Hosting;
-using HourGrid.Server.Picks;
-using HourGrid.Server.Problems;
+using HourGrid.Server.LineUp;
 using HourGrid.Server.Registrar;
-using HourGrid.Server.Sketches;
+using HourGrid.Server.Requests;
 using HourGrid.Server.Students;
-using HourGrid.Server.Terms;
+using HourGrid.Server.Timetables;
+using HourGrid.Server.Workbench;
 
 var builder = WebApplication.CreateBuilder(args);
 

@@ -1,6 +1,6 @@
 using CsCheck;
+using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Tests.Drawn;
 using HourGrid.Core.Tests.Plain;
 

@@ -1,8 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 
 namespace HourGrid.Core.Tests;
 

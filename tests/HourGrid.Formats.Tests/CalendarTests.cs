@@ -2,8 +2,8 @@ using System.Diagnostics;
 using System.Globalization;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Timetables;
-using HourGrid.Formats.Calendars;
 using HourGrid.Formats.Catalogue;
+using HourGrid.Formats.Timetables;
 using Ical.Net;
 using Calendar = Ical.Net.Calendar;
 

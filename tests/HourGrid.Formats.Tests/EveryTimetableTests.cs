@@ -1,8 +1,8 @@
 using System.Text;
 using System.Text.Json;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;

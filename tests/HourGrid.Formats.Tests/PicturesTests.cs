@@ -4,7 +4,7 @@ using System.Xml.Linq;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Catalogue;
-using HourGrid.Formats.Pictures;
+using HourGrid.Formats.Timetables.Pictures;
 using SkiaSharp;
 
 namespace HourGrid.Formats.Tests;

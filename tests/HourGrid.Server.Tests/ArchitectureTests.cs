@@ -106,6 +106,35 @@ public sealed partial class ArchitectureTests
         }
     }
 
+    /// <summary>Whoever asks the engine sees what is compiled as a whole, and answers; how they are found is its own.</summary>
+    [Fact]
+    public void Nobody_outside_looks_into_the_engine()
+    {
+        var outside = Directory
+            .GetFiles(TestPaths.Repository("src"), "*.cs", SearchOption.AllDirectories)
+            .Where(file =>
+                !file.StartsWith(TestPaths.Repository("src", "HourGrid.Core", "Engine"), StringComparison.Ordinal)
+            );
+        foreach (var file in outside)
+        {
+            var used = EngineRooms().Matches(File.ReadAllText(file)).Select(match => match.Groups[1].Value);
+            Assert.Empty(used.Except(["Answers"]));
+        }
+    }
+
+    /// <summary>Within the server: what all features use knows none of them.</summary>
+    [Theory]
+    [InlineData("Computing")]
+    [InlineData("Requests")]
+    public void What_features_of_the_server_share_knows_none_of_them(string room)
+    {
+        foreach (var file in Directory.GetFiles(TestPaths.Repository("src", "HourGrid.Server", room), "*.cs"))
+        {
+            var used = ServerRooms().Matches(File.ReadAllText(file)).Select(match => match.Groups[1].Value);
+            Assert.Empty(used.Except(["Computing", "Requests", "Students"]));
+        }
+    }
+
     /// <summary>Time is told by a clock that a test can set.</summary>
     [Fact]
     public void Nobody_looks_at_the_machines_clock()
@@ -137,6 +166,9 @@ public sealed partial class ArchitectureTests
 
     [GeneratedRegex(@"HourGrid\.Core\.Engine\.(\w+)")]
     private static partial Regex EngineRooms();
+
+    [GeneratedRegex(@"using HourGrid\.Server\.(\w+)")]
+    private static partial Regex ServerRooms();
 
     [GeneratedRegex(@"^namespace ([\w.]+)", RegexOptions.Multiline)]
     private static partial Regex Declared();

@@ -1,7 +1,7 @@
 using System.Reflection;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Server.Answers;
+using HourGrid.Server.Workbench;
 
 namespace HourGrid.Server.Tests;
 

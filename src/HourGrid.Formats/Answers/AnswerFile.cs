@@ -3,8 +3,8 @@ using System.Diagnostics;
 using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Formats.Answers;
 

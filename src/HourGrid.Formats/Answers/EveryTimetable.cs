@@ -3,8 +3,8 @@ using System.Text;
 using System.Text.Json;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Formats.Answers;
@@ -30,10 +30,7 @@ public sealed class EveryTimetable
     {
         this.output = output;
         width = EveryRow.WidthOf(problem);
-        numbers =
-        [
-            .. problem.Courses.Select(course => course.Bundles.Select(NumbersOf).ToArray()),
-        ];
+        numbers = [.. problem.Courses.Select(course => course.Bundles.Select(NumbersOf).ToArray())];
         longest = 3 + numbers.Sum(bundles => bundles.Select(one => one.Length).DefaultIfEmpty().Max());
     }
 
@@ -54,7 +51,7 @@ public sealed class EveryTimetable
     )
     {
         ArgumentNullException.ThrowIfNull(output);
-        var problem = Problem.Compile(snapshot, ask);
+        var problem = Problem.Compile(snapshot, ask, cancellation: cancellation);
         var every = new EveryTimetable(problem, output);
         var isWhole = EveryRow.Write(problem, every.Write, budget, cancellation);
         output.Write(

@@ -1,4 +1,4 @@
-using HourGrid.Server.Students;
+using HourGrid.Server.Requests;
 
 namespace HourGrid.Server.Computing;
 

@@ -1,6 +1,6 @@
 using System.IO.Compression;
 using System.Text;
-using HourGrid.Server.Students;
+using HourGrid.Server.Requests;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.Net.Http.Headers;

@@ -3,7 +3,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Data;
 using HourGrid.Data.Catalogue;
 using HourGrid.Formats.Catalogue;
-using HourGrid.Server.Catalogues;
+using HourGrid.Server.Catalogue;
 using Microsoft.AspNetCore.DataProtection;
 
 namespace HourGrid.Server.Hosting;

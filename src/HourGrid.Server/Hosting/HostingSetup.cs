@@ -1,6 +1,7 @@
 using System.Net;
 using System.Text.Json.Serialization;
 using HourGrid.Formats.Answers;
+using HourGrid.Server.Requests;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
@@ -10,14 +11,11 @@ namespace HourGrid.Server.Hosting;
 /// <summary>What every request passes: limits, compression, security headers, the client's files.</summary>
 internal static class HostingSetup
 {
-    /// <summary>Bytes of the largest body that is read.</summary>
-    public const int LargestBody = 1024 * 1024;
-
     public static void AddHosting(this WebApplicationBuilder builder)
     {
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
-            kestrel.Limits.MaxRequestBodySize = LargestBody;
+            kestrel.Limits.MaxRequestBodySize = RequestBody.LargestInBytes;
             kestrel.AddServerHeader = false;
         });
         builder.Services.Configure<ForwardedHeadersOptions>(forwarded =>

@@ -1,6 +1,7 @@
 using System.Security.Claims;
 using HourGrid.Data;
 using HourGrid.Data.Sketches;
+using HourGrid.Server.Requests;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 

@@ -1,6 +1,5 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Rules;
 using HourGrid.Core.Work;
 

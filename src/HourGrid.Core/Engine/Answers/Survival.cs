@@ -1,6 +1,5 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 using HourGrid.Core.Work;

@@ -1,7 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Compiling;
-using HourGrid.Core.Engine.Counting;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Answers;

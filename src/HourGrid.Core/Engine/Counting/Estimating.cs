@@ -4,12 +4,6 @@ using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;
 
-/// <summary>About how many there are, where counting them takes too long.</summary>
-/// <param name="Timetables">The estimate; unbiased.</param>
-/// <param name="RelativeError">Its standard error as a share of it, from the spread of the samples.</param>
-/// <param name="Samples">How many samples it rests on.</param>
-public sealed record Estimate(double Timetables, double RelativeError, int Samples);
-
 /// <summary>
 /// Estimates counts by random paths: each level chooses among the options left, in proportion to how many options each
 /// would leave the later levels, down to the last levels, which are counted. A path's count divided by its probability

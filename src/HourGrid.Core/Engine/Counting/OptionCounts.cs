@@ -1,6 +1,5 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;

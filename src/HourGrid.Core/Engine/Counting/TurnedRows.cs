@@ -1,4 +1,3 @@
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Engine.Counting;

@@ -1,6 +1,5 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Engine.Ranking;

@@ -1,5 +1,4 @@
 using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Timetables;
 using HourGrid.Core.Work;
 

@@ -1,0 +1,33 @@
+using HourGrid.Data;
+
+namespace HourGrid.Server.Catalogue;
+
+/// <summary>Sees when another process has imported a newer catalogue, and reads it.</summary>
+internal sealed partial class CatalogueWatch(
+    IServiceScopeFactory scopes,
+    CurrentCatalogue catalogue,
+    TimeProvider time,
+    ILogger<CatalogueWatch> log
+) : BackgroundService
+{
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(1);
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        using var timer = new PeriodicTimer(Pause, time);
+        while (await timer.WaitForNextTickAsync(stoppingToken))
+            try
+            {
+                await using var scope = scopes.CreateAsyncScope();
+                await catalogue.ReadAsync(scope.ServiceProvider.GetRequiredService<HourGridContext>(), stoppingToken);
+            }
+            catch (Exception problem) when (problem is not OperationCanceledException)
+            {
+                // The catalogue read before still serves; the next look may succeed.
+                CouldNotLook(log, problem);
+            }
+    }
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "The catalogue could not be looked at.")]
+    private static partial void CouldNotLook(ILogger log, Exception problem);
+}

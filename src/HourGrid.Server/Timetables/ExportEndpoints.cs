@@ -1,0 +1,112 @@
+using System.Text;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.PutBy;
+using HourGrid.Core.Timetables;
+using HourGrid.Formats.Timetables;
+using HourGrid.Server.Catalogue;
+using HourGrid.Server.Computing;
+using HourGrid.Server.Hosting;
+using HourGrid.Server.Requests;
+using HourGrid.Server.Workbench;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace HourGrid.Server.Timetables;
+
+/// <summary>A timetable as a file for other programs.</summary>
+internal static class ExportEndpoints
+{
+    public static void MapExports(this IEndpointRouteBuilder api)
+    {
+        var exports = api.MapGroup("/terms/{term}/timetable").RequireAuthorization();
+        Map(
+            "ics",
+            "text/calendar",
+            "ExportCalendar",
+            (export, catalogue, clock) => Calendar(export.Snapshot, export.Timetable, export.Name, catalogue, clock)
+        );
+        Map(
+            "csv",
+            "text/csv",
+            "ExportCsv",
+            (export, _, _) => TimetableTexts.Csv(export.Timetable, export.Snapshot.Term)
+        );
+        Map(
+            "txt",
+            "text/plain",
+            "ExportText",
+            (export, _, _) => TimetableTexts.Plain(export.Timetable, export.Snapshot.Term, export.Name)
+        );
+        exports.MapPictures();
+
+        void Map(
+            string extension,
+            string type,
+            string name,
+            Func<Export, CurrentCatalogue, TimeProvider, string> write
+        ) =>
+            exports
+                .MapPost(
+                    extension,
+                    (string term, RequestBody body, CurrentCatalogue catalogue, TimeProvider clock) =>
+                        Give(
+                            term,
+                            body,
+                            catalogue,
+                            $"{type}; charset=utf-8",
+                            extension,
+                            export => Encoding.UTF8.GetBytes(write(export, catalogue, clock))
+                        )
+                )
+                .InTurn()
+                .WithName(name)
+                .ReadsBody(typeof(ExportRequest))
+                .Produces<string>(StatusCodes.Status200OK, type)
+                .ProducesProblems();
+    }
+
+    /// <summary>The calendar of a timetable; every event is the catalogue's alone, and so is its sequence.</summary>
+    public static string Calendar(
+        CatalogueSnapshot snapshot,
+        Timetable? timetable,
+        string name,
+        CurrentCatalogue catalogue,
+        TimeProvider clock
+    ) =>
+        TimetableCalendar.Write(
+            timetable,
+            snapshot.Term,
+            new(name, catalogue.TimeZone, catalogue.Version, clock.GetUtcNow().UtcDateTime)
+        );
+
+    /// <summary>The file of the timetable in a request, or why there is none.</summary>
+    public static Results<FileContentHttpResult, ProblemHttpResult> Give(
+        string term,
+        RequestBody body,
+        CurrentCatalogue catalogue,
+        string type,
+        string extension,
+        Func<Export, byte[]> write
+    )
+    {
+        if (catalogue.Find(new TermId(term)) is not { } snapshot)
+            return Refusals.NoSuchTerm(term);
+        var name = body.Text("name", PutByTimetable.LongestName);
+        var timetable = Timetable.Of(snapshot, body.Sections());
+        if (timetable.Sections.Count == 0)
+            return TypedResults.Problem(
+                statusCode: StatusCodes.Status422UnprocessableEntity,
+                detail: "sections: none of them is of this term."
+            );
+        return TypedResults.File(write(new(snapshot, timetable, name)), type, $"timetable.{extension}");
+    }
+}
+
+/// <summary>What is to be written.</summary>
+/// <param name="Snapshot">The catalogue of the term.</param>
+/// <param name="Timetable">The timetable, of at least one section.</param>
+/// <param name="Name">What it is called.</param>
+internal sealed record Export(CatalogueSnapshot Snapshot, Timetable Timetable, string Name);
+
+/// <param name="Name">What the timetable is called.</param>
+/// <param name="Sections">Its registration numbers.</param>
+internal sealed record ExportRequest(string Name, IReadOnlyList<string> Sections);
