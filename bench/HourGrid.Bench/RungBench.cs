@@ -6,7 +6,6 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
 
 namespace HourGrid.Bench;
 

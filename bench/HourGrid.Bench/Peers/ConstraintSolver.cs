@@ -3,7 +3,6 @@ using Google.OrTools.Sat;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 

@@ -3,7 +3,6 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
-using HourGrid.Core.Engine.Compiling;
 using HourGrid.Core.Timetables;
 
 namespace HourGrid.Bench.Peers;
