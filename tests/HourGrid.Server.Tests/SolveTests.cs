@@ -48,6 +48,19 @@ public sealed class SolveTests : IDisposable
         Assert.True(answer["elapsedMs"]!.GetValue<double>() > 0);
     }
 
+    [Fact]
+    public void It_prints_every_timetable_as_a_line_and_nothing_beside()
+    {
+        var (status, output, error) = Run("--catalogue", Catalogue, "--ask", BusyWeek, "--all");
+        Assert.Equal((0, ""), (status, error));
+        var lines = output.Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        Assert.Equal(lines.Length - 1, JsonNode.Parse(lines[^1])!["timetables"]!.GetValue<int>());
+        Assert.All(lines[..^1], line => Assert.NotEmpty(JsonNode.Parse(line)!.AsArray()));
+        (status, output, error) = Run("--catalogue", Catalogue, "--ask", BusyWeek, "--all", "--top", "3");
+        Assert.Equal((2, ""), (status, output));
+        Assert.Contains("leave --top out", error, StringComparison.Ordinal);
+    }
+
     public static TheoryData<string> Asks =>
         [.. Directory.GetFiles(TestPaths.Repository("demo"), "*.ask.json").Select(file => Path.GetFileName(file)!)];
 
