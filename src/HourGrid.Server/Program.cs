@@ -5,6 +5,7 @@ using HourGrid.Server.Hosting;
 using HourGrid.Server.LineUp;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Requests;
+using HourGrid.Server.Steps;
 using HourGrid.Server.Students;
 using HourGrid.Server.Timetables;
 using HourGrid.Server.Workbench;

@@ -69,8 +69,8 @@ public sealed class ExportTests(RunningServer server) : IClassFixture<RunningSer
     [Theory]
     [InlineData("sepia", "{}", "theme")]
     [InlineData("light", "[]", "colours")]
-    [InlineData("light", """{"TID 210": 9}""", "TID 210")]
-    [InlineData("light", """{"TID 210": "plum"}""", "TID 210")]
+    [InlineData("light", """{"TID 210": 9}""", "colours.TID 210")]
+    [InlineData("light", """{"TID 210": "plum"}""", "colours")]
     public async Task A_picture_that_cannot_be_made_is_refused_by_its_place(string theme, string colours, string path)
     {
         var student = await server.StudentAsync();

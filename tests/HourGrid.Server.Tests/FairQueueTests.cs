@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using HourGrid.Core.Work;
 using HourGrid.Server.Computing;
+using HourGrid.Server.Requests;
 
 namespace HourGrid.Server.Tests;
 
@@ -101,7 +102,7 @@ public sealed class FairQueueTests : IDisposable
                 .Range(0, FairQueue.MostOfStudent - Workers)
                 .Select(_ => queue.RunAsync("student", isWhole: false, Work, deadline.Token)),
         ];
-        var refused = await Assert.ThrowsAsync<BusyException>(() => RunAsync("student", () => 0));
+        var refused = await Assert.ThrowsAsync<RefusedException>(() => RunAsync("student", () => 0));
         Assert.Equal("You have 72 requests waiting already. Try again in 5 seconds.", refused.Message);
         await Until(() => Volatile.Read(ref begun) == FairQueue.MostBegunOfStudent);
         Assert.Equal(1, await RunAsync("another", () => 1));

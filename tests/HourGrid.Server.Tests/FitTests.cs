@@ -101,7 +101,7 @@ public sealed class FitTests(RunningServer server) : IClassFixture<RunningServer
             var standing = await student
                 .PostAsJsonAsync(
                     "/api/answers/standing",
-                    new JsonObject { ["ask"] = ask.DeepClone(), ["courses"] = new JsonArray(id) }
+                    new JsonObject { ["ask"] = ask.DeepClone(), ["course"] = id }
                 )
                 .JsonAsync();
             var total = long.Parse(PlainSearch.Text(standing, "timetables"), CultureInfo.InvariantCulture);
@@ -141,7 +141,10 @@ public sealed class FitTests(RunningServer server) : IClassFixture<RunningServer
             .JsonAsync(400);
         await student.PostAsJsonAsync("/api/answers/fits", Body(Requests.AskFor("TID 210"), ["NO 1"])).JsonAsync(422);
         await student
-            .PostAsJsonAsync("/api/answers/standing", Body(Requests.AskFor("TID 210"), ["NO 1"]))
+            .PostAsJsonAsync(
+                "/api/answers/standing",
+                new JsonObject { ["ask"] = Requests.AskFor("TID 210"), ["course"] = "NO 1" }
+            )
             .JsonAsync(422);
         Assert.Equal(
             401,

@@ -299,7 +299,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
             new[] { 1, 5, 9 }.Select(rank => Best[rank - 1].Measures[IdleMinutes.Measure]),
             idle["values"]!.AsArray().Select(value => (int?)value!.GetValue<int>())
         );
-        await student.PostAsJsonAsync("/api/answers/compared", AboutAll(Asked)).JsonAsync(422);
+        await student.PostAsJsonAsync("/api/answers/compared", AboutAll(Asked)).JsonAsync(400);
     }
 
     [Fact]
@@ -313,7 +313,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         };
         await student.PostAsJsonAsync("/api/answers/survival", lecture).JsonAsync(422);
         lecture["sections"] = new JsonArray("00000");
-        await student.PostAsJsonAsync("/api/answers/survival", lecture).JsonAsync(400);
+        await student.PostAsJsonAsync("/api/answers/survival", lecture).JsonAsync(422);
     }
 
     private static JsonObject Place(Guid sketch, Guid timetable) =>

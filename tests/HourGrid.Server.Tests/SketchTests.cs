@@ -170,7 +170,7 @@ public sealed class SketchTests(RunningServer server) : IClassFixture<RunningSer
         var sketch = await student.OpenSketchAsync();
         var problem = await student.PutAsync($"/api/sketches/{sketch["id"]}", Requests.Body(body)).JsonAsync(status);
         if (path is not null)
-            Assert.Equal(path, problem["problems"]![0]!["path"]!.GetValue<string>());
+            Assert.Contains(path, problem["problems"]!.AsArray().Select(one => one!["path"]!.GetValue<string>()));
     }
 
     [Fact]

@@ -135,7 +135,7 @@ export const standingQuery = (ask: Ask, course: string) =>
   queryOptions({
     queryKey: ['standing', keyOf(ask), course],
     queryFn: ({ signal }) =>
-      call(http.POST('/api/answers/standing', { body: { ask, courses: [course] }, signal })),
+      call(http.POST('/api/answers/standing', { body: { ask, course }, signal })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: 60_000,

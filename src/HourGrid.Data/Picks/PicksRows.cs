@@ -4,15 +4,15 @@ using Microsoft.EntityFrameworkCore;
 namespace HourGrid.Data.Picks;
 
 /// <summary>What a student has picked for a term: the line-up, and the choice.</summary>
-public sealed class PicksRow
+public sealed class PicksRow : ISteppedRow
 {
     public Guid StudentId { get; set; }
     public required string TermId { get; set; }
 
-    /// <summary>Grows with every change; a change that names an older one is refused.</summary>
+    /// <inheritdoc/>
     public long Version { get; set; }
 
-    /// <summary>The number of the step that holds now; undo and redo move it.</summary>
+    /// <inheritdoc/>
     public int CurrentStep { get; set; }
 
     public List<PicksStepRow> Steps { get; set; } = [];

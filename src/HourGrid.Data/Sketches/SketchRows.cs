@@ -10,7 +10,7 @@ public sealed class StudentRow
 }
 
 /// <summary>One named what-if of a student for a term.</summary>
-public sealed class SketchRow
+public sealed class SketchRow : ISteppedRow
 {
     public Guid Id { get; set; }
     public Guid StudentId { get; set; }
@@ -26,10 +26,10 @@ public sealed class SketchRow
     /// <summary>Deleted, and to be had back as long as its row is kept.</summary>
     public bool IsDeleted { get; set; }
 
-    /// <summary>Grows with every change; a change that names an older one is refused.</summary>
+    /// <inheritdoc/>
     public long Version { get; set; }
 
-    /// <summary>The number of the step that holds now; undo and redo move it.</summary>
+    /// <inheritdoc/>
     public int CurrentStep { get; set; }
 
     /// <summary>Changes of the catalogue up to this one were read by the student.</summary>

@@ -16,11 +16,8 @@ public static class AskJson
     public static Reading<Ask> Read(ReadOnlyMemory<byte> utf8) => JsonFile.Read(utf8, AskReader.Read);
 
     /// <summary>Reads an ask that stands inside another document.</summary>
-    /// <param name="element">The ask.</param>
-    /// <param name="path">Where it stands, for messages.</param>
-    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
-    public static Reading<Ask> Read(JsonElement element, string path = "") =>
-        JsonFile.Read(element, AskReader.Read, path);
+    /// <exception cref="FormatProblemsException">It cannot be used; it says where in it, and why.</exception>
+    public static Reading<Ask> Read(JsonElement element) => JsonFile.Read(element, AskReader.Read);
 
     /// <summary>Reads an ask that was stored here, perhaps by an older version: what cannot be used is left out.</summary>
     /// <param name="text">What was stored.</param>

@@ -9,6 +9,23 @@ public sealed record FormatProblem(string Path, string Found, string Expected)
     /// <summary>How many items or characters there may be, where there are more; null for any other problem.</summary>
     public int? Most { get; init; }
 
+    private const int LongestShown = 40;
+
+    /// <summary>The same where what was read stands in a field of something larger.</summary>
+    public FormatProblem Under(string field) =>
+        this with
+        {
+            Path = Path.Length == 0 || Path[0] == '[' ? field + Path : JsonPlace.Join(field, Path),
+        };
+
+    /// <summary>What stands somewhere, shortened for a message.</summary>
+    public static string Show(string raw)
+    {
+        ArgumentNullException.ThrowIfNull(raw);
+        return raw.Length <= LongestShown ? raw : raw[..LongestShown] + "\u2026";
+    }
+
+    /// <inheritdoc/>
     public override string ToString() =>
         $"{(Path.Length == 0 ? "the file" : Path)}: found {Found}; expected {Expected}.";
 }

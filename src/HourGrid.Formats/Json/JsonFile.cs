@@ -14,11 +14,11 @@ internal static class JsonFile
     }
 
     /// <exception cref="FormatProblemsException">The reader refused something.</exception>
-    public static Reading<T> Read<T>(JsonElement root, Func<JsonPlace, T?> read, string path = "")
+    public static Reading<T> Read<T>(JsonElement root, Func<JsonPlace, T?> read)
         where T : class
     {
         var notes = new ReadingNotes();
-        var value = read(new JsonPlace(root, path, notes));
+        var value = read(new JsonPlace(root, "", notes));
         notes.ThrowIfRefused();
         return new(value!, notes.Ignored);
     }

@@ -13,8 +13,6 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
     private const int EarliestYear = 1900;
     private const int LatestYear = 2199;
 
-    private const int LongestShown = 40;
-
     public string Path => path;
 
     public ReadingNotes Notes => notes;
@@ -30,7 +28,7 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
             JsonValueKind.Undefined => "nothing",
             JsonValueKind.Object => "an object",
             JsonValueKind.Array => "a list",
-            _ => Shorten(element.GetRawText()),
+            _ => FormatProblem.Show(element.GetRawText()),
         };
 
     public void Refuse(string expected) => notes.Refuse(new(path, Shown, expected));
@@ -167,8 +165,6 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
     }
 
     public static string Join(string path, string field) => path.Length == 0 ? field : $"{path}.{field}";
-
-    private static string Shorten(string raw) => raw.Length <= LongestShown ? raw : raw[..LongestShown] + "\u2026";
 }
 
 /// <summary>An object and its fields.</summary>

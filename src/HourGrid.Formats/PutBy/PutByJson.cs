@@ -8,16 +8,13 @@ namespace HourGrid.Formats.PutBy;
 public static class PutByJson
 {
     /// <summary>Reads a shortlist.</summary>
-    /// <param name="element">The list.</param>
-    /// <param name="path">Where it stands, for messages.</param>
-    /// <exception cref="FormatProblemsException">It cannot be used; it says where and why.</exception>
-    public static Reading<IReadOnlyList<PutByTimetable>> Shortlist(JsonElement element, string path = "") =>
-        JsonFile.Read(element, PutByReader.Shortlist, path);
+    /// <exception cref="FormatProblemsException">It cannot be used; it says where in it, and why.</exception>
+    public static Reading<IReadOnlyList<PutByTimetable>> Shortlist(JsonElement element) =>
+        JsonFile.Read(element, PutByReader.Shortlist);
 
     /// <summary>Reads what is picked for a term.</summary>
-    /// <inheritdoc cref="Shortlist(JsonElement, string)" />
-    public static Reading<TermPicks> Picks(JsonElement element, string path = "") =>
-        JsonFile.Read(element, PutByReader.Picks, path);
+    /// <inheritdoc cref="Shortlist(JsonElement)" />
+    public static Reading<TermPicks> Picks(JsonElement element) => JsonFile.Read(element, PutByReader.Picks);
 
     /// <summary>A shortlist as JSON text that <see cref="StoredShortlist"/> gives back equal.</summary>
     public static string Write(IReadOnlyList<PutByTimetable> shortlist) =>

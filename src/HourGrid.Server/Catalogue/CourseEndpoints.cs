@@ -1,7 +1,7 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Requests;
-using Microsoft.AspNetCore.Http.HttpResults;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 
@@ -18,52 +18,29 @@ internal static class CourseEndpoints
     }
 
     /// <summary>The courses someone means who types this, best first.</summary>
-    private static Results<Ok<SuggestionsRecord>, ProblemHttpResult> Suggestions(
-        string term,
-        string? query,
-        CurrentCatalogue catalogue
-    )
+    private static SuggestionsRecord Suggestions(string term, string? query, CurrentCatalogue catalogue)
     {
-        if (catalogue.IndexOf(new TermId(term)) is not { } index)
-            return Refusals.NoSuchTerm(term);
+        var index = catalogue.GetIndex(term);
         if (query is { Length: > LongestQuery })
-            return TypedResults.Problem(
-                statusCode: StatusCodes.Status400BadRequest,
-                detail: $"query: found {query.Length} characters; expected {LongestQuery} at most."
-            );
+            throw Refusals.Field("query", $"{query.Length} characters", $"{LongestQuery} at most");
         var found = string.IsNullOrWhiteSpace(query) ? [] : index.Find(query);
-        return TypedResults.Ok(
-            new SuggestionsRecord([.. found.Take(MostSuggestions).Select(CourseBriefRecord.Of)], found.Count)
-        );
+        return new([.. found.Take(MostSuggestions).Select(CourseBriefRecord.Of)], found.Count);
     }
 
-    private static Results<Ok<CourseRecord>, ProblemHttpResult> Course(
-        string term,
-        string course,
-        CurrentCatalogue catalogue
-    )
-    {
-        if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return Refusals.NoSuchTerm(term);
-        return RecordOf(catalogue, snapshot.Term.Id, IdIn(course)) is { } record
-            ? TypedResults.Ok(record)
-            : NoSuchCourse(course, snapshot);
-    }
+    private static CourseRecord Course(string term, string course, CurrentCatalogue catalogue) =>
+        RecordOf(catalogue, term, IdIn(course));
 
     /// <summary>The id in an address, in which a slash stays written as %2F.</summary>
     public static CourseId IdIn(string course) => new(course.Replace("%2F", "/", StringComparison.OrdinalIgnoreCase));
 
-    /// <summary>A course of a term with the age of its seats; null where there is none.</summary>
-    public static CourseRecord? RecordOf(CurrentCatalogue catalogue, TermId term, CourseId course) =>
-        catalogue.Find(term) is { } snapshot && snapshot.Find(course) is { } offered
-            ? CourseRecord.Of(offered, snapshot.Term, catalogue.SeatsAsOf(term, course))
-            : null;
-
-    public static ProblemHttpResult NoSuchCourse(string course, CatalogueSnapshot snapshot) =>
-        TypedResults.Problem(
-            statusCode: StatusCodes.Status404NotFound,
-            detail: $"There is no course {course} in {snapshot.Term.Name}."
-        );
+    /// <summary>A course of a term with the age of its seats.</summary>
+    /// <exception cref="RefusedException">There is none.</exception>
+    public static CourseRecord RecordOf(CurrentCatalogue catalogue, string term, CourseId course)
+    {
+        var snapshot = catalogue.Get(term);
+        var offered = snapshot.Find(course) ?? throw Refusals.NoSuchCourse(course.Value, snapshot.Term);
+        return CourseRecord.Of(offered, snapshot.Term, catalogue.SeatsAsOf(snapshot.Term.Id, course));
+    }
 }
 
 /// <param name="Courses">The best matches.</param>

@@ -1,6 +1,7 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Formats.Json;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 

@@ -4,6 +4,8 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Data;
 using HourGrid.Data.Catalogue;
+using HourGrid.Server.Requests;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 
@@ -40,14 +42,21 @@ internal sealed class CurrentCatalogue : IDisposable
     /// <summary>The number of the import that brought it.</summary>
     public int Import => current.Import;
 
+    /// <summary>A term that is named in an address.</summary>
+    /// <exception cref="RefusedException">The catalogue does not have it.</exception>
+    public CatalogueSnapshot Get(string term) => GetIndex(term).Snapshot;
+
+    /// <summary>The courses of such a term for searching.</summary>
+    /// <exception cref="RefusedException">The catalogue does not have it.</exception>
+    public CourseIndex GetIndex(string term) => IndexOf(new(term)) ?? throw Refusals.NoSuchTerm(term);
+
     public CatalogueSnapshot? Find(TermId term) => IndexOf(term)?.Snapshot;
 
     /// <exception cref="AskRefusedException">The ask is of a term that the catalogue does not have.</exception>
     public CatalogueSnapshot SnapshotOf(Ask ask) =>
         Find(ask.Term) ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
 
-    /// <summary>The courses of a term for searching; null for a term that the catalogue does not have.</summary>
-    public CourseIndex? IndexOf(TermId term) => current.ByTerm.GetValueOrDefault(term);
+    private CourseIndex? IndexOf(TermId term) => current.ByTerm.GetValueOrDefault(term);
 
     /// <summary>When the seats of a course were true, in UTC.</summary>
     public DateTime SeatsAsOf(TermId term, CourseId course) =>

@@ -1,46 +1,38 @@
+using System.ComponentModel.DataAnnotations;
 using System.Globalization;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Work;
-using HourGrid.Formats.Asking;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
-using HourGrid.Server.Workbench;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 
 /// <summary>What courses would do to a sketch: timetables with each of them, and where its sections stand.</summary>
 internal static class FitEndpoints
 {
-    private const int MostCourses = 50;
-
     /// <summary>No single course holds up the others.</summary>
     private static readonly TimeSpan LongestFit = TimeSpan.FromMilliseconds(500);
 
     public static void MapFits(this IEndpointRouteBuilder api)
     {
         var fits = api.MapGroup("/answers").RequireAuthorization().InTurn();
-        fits.MapPost("/fits", Fits).WithName("Fits").ReadsBody(typeof(FitsRequest)).ProducesProblems();
-        fits.MapPost("/standing", Standing)
-            .WithName("Standing")
-            .ReadsBody(typeof(StandingRequest))
-            .ProducesProblems();
+        fits.MapPost("/fits", Fits).WithName("Fits");
+        fits.MapPost("/standing", Standing).WithName("Standing");
     }
 
-    private static FitsRecord Fits(RequestBody body, CurrentCatalogue catalogue, CancellationToken cancellation)
+    private static FitsRecord Fits(Body<FitsRequest> body, CurrentCatalogue catalogue, CancellationToken cancellation)
     {
-        var ask = body.Ask();
+        var (ask, courses) = body.Value;
         var snapshot = catalogue.SnapshotOf(ask);
-        var courses = body.Texts("courses", MostCourses);
         Problem.Check(snapshot, ask);
         for (var i = 0; i < courses.Count; i++)
-            if (snapshot.Find(new CourseId(courses[i])) is null)
-                throw new AskRefusedException($"courses[{i}]", $"{courses[i]} is not in the catalogue.");
+            Require(snapshot, courses[i], $"courses[{i}]");
         var fits = new FitRecord[courses.Count];
-        ParallelRun.ForEach(fits.Length, i => fits[i] = FitOf(snapshot, ask, new CourseId(courses[i]), cancellation));
+        ParallelRun.ForEach(fits.Length, i => fits[i] = FitOf(snapshot, ask, courses[i], cancellation));
         return new(fits);
     }
 
@@ -69,21 +61,21 @@ internal static class FitEndpoints
 
     /// <summary>In how many timetables each section of a course stands, with the course taken.</summary>
     private static CourseStandingRecord Standing(
-        RequestBody body,
+        Body<StandingRequest> body,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
     {
-        var ask = body.Ask();
+        var (ask, course) = body.Value;
         var snapshot = catalogue.SnapshotOf(ask);
-        var course = new CourseId(body.Texts("courses", 1) is [var one] ? one : "");
+        Problem.Check(snapshot, ask);
+        var offered = Require(snapshot, course, "course");
         var with = Core.Engine.Answers.Fits.Taking(ask, course);
         var standings = Standings.Of(
             Problem.Compile(snapshot, with, cancellation: cancellation),
             LongestFit,
             cancellation
         );
-        var offered = snapshot.Find(course)!;
         return new(
             course.Value,
             standings.Total.ToString(CultureInfo.InvariantCulture),
@@ -94,11 +86,14 @@ internal static class FitEndpoints
             )
         );
     }
+
+    private static OfferedCourse Require(CatalogueSnapshot snapshot, CourseId course, string path) =>
+        snapshot.Find(course) ?? throw new AskRefusedException(path, $"{course} is not in the catalogue.");
 }
 
 /// <param name="Ask">What the sketch asks.</param>
 /// <param name="Courses">Codes of courses, 50 at most.</param>
-internal sealed record FitsRequest(AskDocument Ask, IReadOnlyList<string> Courses);
+internal sealed record FitsRequest(Ask Ask, [property: MaxLength(50)] IReadOnlyList<CourseId> Courses);
 
 /// <param name="Fits">One for each course, in their order.</param>
 internal sealed record FitsRecord(IReadOnlyList<FitRecord> Fits);
@@ -110,8 +105,8 @@ internal sealed record FitsRecord(IReadOnlyList<FitRecord> Fits);
 internal sealed record FitRecord(string Course, string Timetables, bool IsExact, string? WhyNot);
 
 /// <param name="Ask">What the sketch asks.</param>
-/// <param name="Courses">The code of the course.</param>
-internal sealed record StandingRequest(AskDocument Ask, IReadOnlyList<string> Courses);
+/// <param name="Course">The code of the course.</param>
+internal sealed record StandingRequest(Ask Ask, CourseId Course);
 
 /// <param name="Course">The course.</param>
 /// <param name="Timetables">Timetables that take it.</param>

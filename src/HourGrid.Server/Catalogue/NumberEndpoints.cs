@@ -1,40 +1,25 @@
-using HourGrid.Core.Catalogue;
+using System.ComponentModel.DataAnnotations;
 using HourGrid.Core.Searching;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
-using HourGrid.Server.Workbench;
-using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Catalogue;
 
 /// <summary>Registration numbers out of any text.</summary>
 internal static class NumberEndpoints
 {
-    private const int LongestText = 20_000;
-
     public static void MapNumbers(this IEndpointRouteBuilder api) =>
-        api.MapPost("/terms/{term}/numbers", Read)
-            .InTurn()
-            .WithName("ReadNumbers")
-            .ReadsBody(typeof(NumbersRequest))
-            .ProducesProblems();
+        api.MapPost("/terms/{term}/numbers", Read).InTurn().WithName("ReadNumbers");
 
-    private static Results<Ok<NumbersRecord>, ProblemHttpResult> Read(
-        string term,
-        RequestBody body,
-        CurrentCatalogue catalogue
-    )
+    private static NumbersRecord Read(string term, Body<NumbersRequest> body, CurrentCatalogue catalogue)
     {
-        if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return Refusals.NoSuchTerm(term);
-        var text = body.Text("text", LongestText);
+        var snapshot = catalogue.Get(term);
         var others = catalogue
             .Terms.Where(other => other.Id != snapshot.Term.Id)
             .Select(other => catalogue.Find(other.Id)!);
-        var read = NumberList.Read(text, snapshot, [.. others]);
+        var read = NumberList.Read(body.Value.Text, snapshot, [.. others]);
         var names = catalogue.Terms.ToDictionary(one => one.Id, one => one.Name);
-        return TypedResults.Ok(
+        return (
             new NumbersRecord(
                 [.. read.Sections.Select(Of)],
                 [.. read.Cancelled.Select(Of)],
@@ -61,7 +46,7 @@ internal static class NumberEndpoints
 }
 
 /// <param name="Text">Any text, 20,000 characters at most.</param>
-internal sealed record NumbersRequest(string Text);
+internal sealed record NumbersRequest([property: MaxLength(20_000)] string Text);
 
 /// <param name="Sections">Sections recognised, in the order of the text.</param>
 /// <param name="Cancelled">Sections recognised that do not take place.</param>

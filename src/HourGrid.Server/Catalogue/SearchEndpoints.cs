@@ -4,8 +4,7 @@ using HourGrid.Core.Searching;
 using HourGrid.Formats.Json;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Requests;
-using HourGrid.Server.Workbench;
-using Microsoft.AspNetCore.Http.HttpResults;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 
@@ -25,7 +24,7 @@ internal static class SearchEndpoints
     /// Courses that match, and what the narrowing hides. Further parameters narrow: subject, attribute, level, credits,
     /// component, instructor, day, hours, campus, mode, seats, part.
     /// </summary>
-    private static Results<Ok<SearchRecord>, ProblemHttpResult> Search(
+    private static SearchRecord Search(
         string term,
         string? q,
         string? sort,
@@ -35,20 +34,19 @@ internal static class SearchEndpoints
         CurrentCatalogue catalogue
     )
     {
-        if (catalogue.IndexOf(new TermId(term)) is not { } index)
-            return Refusals.NoSuchTerm(term);
+        var index = catalogue.GetIndex(term);
         var query = q ?? "";
         if (query.Length > LongestQuery)
-            throw Refuse("q", $"{query.Length} characters", $"{LongestQuery} at most");
+            throw Refusals.Field("q", $"{query.Length} characters", $"{LongestQuery} at most");
         if (first is < 0)
-            throw Refuse("first", $"{first}", "0 or more");
+            throw Refusals.Field("first", $"{first}", "0 or more");
         if (count is < 1 or > LargestPage)
-            throw Refuse("count", $"{count}", $"1 to {LargestPage}");
+            throw Refusals.Field("count", $"{count}", $"1 to {LargestPage}");
         if (!Orders.TryGetValue(sort ?? "match", out var order))
-            throw Refuse("sort", $"\"{sort}\"", $"one of {string.Join(", ", Orders.Keys)}");
+            throw Refusals.Field("sort", $"\"{sort}\"", $"one of {string.Join(", ", Orders.Keys)}");
         var narrowing = NarrowingQuery.Read(request.Query);
         var found = CourseSearch.Of(index, query, narrowing);
-        return TypedResults.Ok(
+        return (
             new SearchRecord(
                 found.Courses.Count,
                 found.Matches,
@@ -79,12 +77,11 @@ internal static class SearchEndpoints
                     .ThenBy(one => one.Offered.Course.Id.Value, StringComparer.Ordinal),
         };
 
-    private static Results<Ok<FacetsRecord>, ProblemHttpResult> FacetsOf(string term, CurrentCatalogue catalogue)
+    private static FacetsRecord FacetsOf(string term, CurrentCatalogue catalogue)
     {
-        if (catalogue.IndexOf(new TermId(term)) is not { } index)
-            return Refusals.NoSuchTerm(term);
+        var index = catalogue.GetIndex(term);
         var facets = index.Facets;
-        return TypedResults.Ok(
+        return (
             new FacetsRecord(
                 facets.Subjects,
                 facets.CoursesBySubject,
@@ -99,9 +96,6 @@ internal static class SearchEndpoints
             )
         );
     }
-
-    private static FormatProblemsException Refuse(string name, string found, string expected) =>
-        new([new FormatProblem(name, found, expected)]);
 }
 
 /// <param name="Total">Courses shown, on all pages.</param>

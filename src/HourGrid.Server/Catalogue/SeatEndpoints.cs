@@ -3,7 +3,7 @@ using HourGrid.Data;
 using HourGrid.Data.Catalogue;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Requests;
-using Microsoft.AspNetCore.Http.HttpResults;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 
@@ -19,7 +19,7 @@ internal static class SeatEndpoints
             .RequireAuthorization()
             .LimitAtOnce();
 
-    private static async Task<Results<Ok<CourseRecord>, ProblemHttpResult>> RefreshAsync(
+    private static async Task<CourseRecord> RefreshAsync(
         string term,
         string course,
         CurrentCatalogue catalogue,
@@ -31,10 +31,8 @@ internal static class SeatEndpoints
     )
     {
         var (termId, courseId) = (new TermId(term), CourseEndpoints.IdIn(course));
-        if (catalogue.Find(termId) is not { } snapshot)
-            return Refusals.NoSuchTerm(term);
-        if (snapshot.Find(courseId) is not { } offered)
-            return CourseEndpoints.NoSuchCourse(course, snapshot);
+        var snapshot = catalogue.Get(term);
+        var offered = snapshot.Find(courseId) ?? throw Refusals.NoSuchCourse(course, snapshot.Term);
         var now = time.GetUtcNow().UtcDateTime;
         if (now - catalogue.SeatsAsOf(termId, courseId) >= Fresh)
         {
@@ -43,6 +41,6 @@ internal static class SeatEndpoints
             await SeatKeeping.KeepAsync(database, writes, termId, courseId, seats, now, cancellation);
             await catalogue.ReadSeatsAsync(database, termId, courseId, seats, now, cancellation);
         }
-        return TypedResults.Ok(CourseEndpoints.RecordOf(catalogue, termId, courseId)!);
+        return CourseEndpoints.RecordOf(catalogue, term, courseId);
     }
 }

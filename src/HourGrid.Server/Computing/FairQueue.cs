@@ -1,4 +1,6 @@
 using System.Diagnostics;
+using HourGrid.Server.Requests;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Computing;
 
@@ -21,6 +23,9 @@ internal sealed class FairQueue(int workers)
 
     /// <summary>How long a request waits to be begun before its sender is told to come again.</summary>
     private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(10);
+
+    /// <summary>When who was told to come again should.</summary>
+    public static TimeSpan RetryAfter { get; } = TimeSpan.FromSeconds(5);
 
     /// <summary>Of one student, waiting and begun.</summary>
     public const int MostOfStudent = 72;
@@ -54,7 +59,7 @@ internal sealed class FairQueue(int workers)
     /// <param name="isWhole">Whether it cannot yield while it works; such work never takes all workers.</param>
     /// <param name="work">The work; on the calling thread or another one.</param>
     /// <param name="cancellation">Ends the wait.</param>
-    /// <exception cref="BusyException">It would wait too long.</exception>
+    /// <exception cref="RefusedException">It would wait too long.</exception>
     public async Task<T> RunAsync<T>(string who, bool isWhole, Func<T> work, CancellationToken cancellation)
     {
         var turn = Enter(who, isWhole);
@@ -67,7 +72,7 @@ internal sealed class FairQueue(int workers)
         catch (Exception problem) when (problem is OperationCanceledException or TimeoutException)
         {
             Withdraw(turn, who);
-            throw problem is TimeoutException ? BusyException.MuchToCompute() : problem;
+            throw problem is TimeoutException ? Refusals.MuchToCompute(RetryAfter) : problem;
         }
         // Where some wait, work may be stopped for others, and threads that stand still must not be the pool's: all that
         // the server does besides would wait for them.
@@ -94,7 +99,7 @@ internal sealed class FairQueue(int workers)
             if (!accounts.TryGetValue(who, out var account))
                 accounts[who] = account = new();
             if (account.Jobs == MostOfStudent)
-                throw BusyException.ManyWaiting(MostOfStudent);
+                throw Refusals.ManyWaiting(MostOfStudent, RetryAfter);
             account.Jobs++;
             return Wait(new Turn(new(account, isWhole), Now));
         }

@@ -1,7 +1,6 @@
 using System.IO.Compression;
 using System.Text;
 using HourGrid.Server.Requests;
-using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.Net.Http.Headers;
 using Microsoft.OpenApi;

@@ -15,7 +15,7 @@ internal static class HostingSetup
     {
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
-            kestrel.Limits.MaxRequestBodySize = RequestBody.LargestInBytes;
+            kestrel.Limits.MaxRequestBodySize = BodyText.LargestInBytes;
             kestrel.AddServerHeader = false;
         });
         builder.Services.Configure<ForwardedHeadersOptions>(forwarded =>
@@ -37,6 +37,7 @@ internal static class HostingSetup
             json.SerializerOptions.RespectNullableAnnotations = true;
             json.SerializerOptions.RespectRequiredConstructorParameters = true;
             json.SerializerOptions.Converters.Add(new MeasuresJson());
+            json.SerializerOptions.AddDomain();
         });
     }
 

@@ -1,3 +1,5 @@
+using HourGrid.Server.Wording;
+
 namespace HourGrid.Server.Hosting;
 
 /// <summary>
@@ -12,12 +14,7 @@ internal sealed class SameOriginOnly : IEndpointFilter
         var from = request.Headers["Sec-Fetch-Site"].ToString();
         if (HttpMethods.IsGet(request.Method) || (from is "" or "same-origin" or "none" && IsOwn(request)))
             return next(context);
-        return ValueTask.FromResult<object?>(
-            TypedResults.Problem(
-                statusCode: StatusCodes.Status403Forbidden,
-                detail: "Changes are only taken from Hour Grid's own pages."
-            )
-        );
+        throw Refusals.OtherSite();
     }
 
     /// <summary>Whether the page that sends it, where it says which, is of this very host.</summary>

@@ -1,11 +1,9 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.PutBy;
 using HourGrid.Formats.PutBy;
 using HourGrid.Server.Catalogue;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
-using HourGrid.Server.Workbench;
-using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
+using HourGrid.Server.Steps;
 
 namespace HourGrid.Server.LineUp;
 
@@ -16,79 +14,42 @@ internal static class PicksEndpoints
     {
         var picks = api.MapGroup("/terms/{term}/picks").RequireAuthorization().LimitAtOnce();
         picks.MapGet("/", OpenAsync).WithName("Picks");
-        picks
-            .MapPut("/", SaveAsync)
-            .WithName("SavePicks")
-            .ReadsBody(typeof(SavePicksRequest))
-            .Produces<StalePicksProblem>(StatusCodes.Status409Conflict, "application/problem+json")
-            .ProducesProblems();
-        foreach (var (name, direction) in new[] { ("undo", -1), ("redo", 1) })
+        picks.MapPut("/", SaveAsync).WithName("SavePicks").ProducesStale<StalePicksProblem>();
+        MapStep("undo", "UndoPicks", -1);
+        MapStep("redo", "RedoPicks", 1);
+
+        void MapStep(string way, string name, int direction) =>
             picks
                 .MapPost(
-                    name,
+                    way,
                     (
                         string term,
-                        RequestBody body,
-                        PicksService desk,
+                        Body<StepRequest> body,
+                        PicksService picks,
                         CurrentCatalogue catalogue,
                         CancellationToken cancellation
-                    ) => StepAsync(term, direction, body, desk, catalogue, cancellation)
+                    ) => picks.StepAsync(IdOf(term, catalogue), body.Value.Version, direction, cancellation)
                 )
-                .WithName(direction < 0 ? "UndoPicks" : "RedoPicks")
-                .ReadsBody(typeof(PicksStepRequest))
-                .Produces<PicksRecord>()
-                .Produces<StalePicksProblem>(StatusCodes.Status409Conflict, "application/problem+json")
-                .ProducesProblems();
+                .WithName(name)
+                .ProducesStale<StalePicksProblem>();
     }
 
-    private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> OpenAsync(
+    private static Task<PicksRecord> OpenAsync(
         string term,
-        PicksService desk,
+        PicksService picks,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
-    ) =>
-        catalogue.Find(new TermId(term)) is { } snapshot
-            ? TypedResults.Ok(await desk.OpenAsync(snapshot.Term.Id, cancellation))
-            : Refusals.NoSuchTerm(term);
+    ) => picks.OpenAsync(IdOf(term, catalogue), cancellation);
 
-    private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> SaveAsync(
+    private static Task<PicksRecord> SaveAsync(
         string term,
-        RequestBody body,
-        PicksService desk,
+        Body<SavePicksRequest> body,
+        PicksService picks,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
-    )
-    {
-        if (catalogue.Find(new TermId(term)) is null)
-            return Refusals.NoSuchTerm(term);
-        var change = await desk.SaveAsync(new(term), body.Version(), body.Picks("picks"), cancellation);
-        return Result(change);
-    }
+    ) => picks.SaveAsync(IdOf(term, catalogue), body.Value.Version, body.Value.Picks, cancellation);
 
-    private static async Task<Results<Ok<PicksRecord>, ProblemHttpResult>> StepAsync(
-        string term,
-        int direction,
-        RequestBody body,
-        PicksService desk,
-        CurrentCatalogue catalogue,
-        CancellationToken cancellation
-    ) =>
-        catalogue.Find(new TermId(term)) is null
-            ? Refusals.NoSuchTerm(term)
-            : Result(await desk.StepAsync(new(term), body.Version(), direction, cancellation));
-
-    private static Results<Ok<PicksRecord>, ProblemHttpResult> Result(PicksChange change) =>
-        change.IsSaved
-            ? TypedResults.Ok(change.Picks)
-            : TypedResults.Problem(
-                new StalePicksProblem
-                {
-                    Status = StatusCodes.Status409Conflict,
-                    Title = "The line-up or the choice was changed elsewhere.",
-                    Detail = "Nothing was saved. What is picked now comes with this answer.",
-                    Picks = change.Picks,
-                }
-            );
+    private static TermId IdOf(string term, CurrentCatalogue catalogue) => catalogue.Get(term).Term.Id;
 }
 
 /// <param name="Version">Grows with every change; 0 before the first.</param>
@@ -99,10 +60,7 @@ internal sealed record PicksRecord(long Version, bool CanUndo, bool CanRedo, Pic
 
 /// <param name="Version">The version that was changed.</param>
 /// <param name="Picks">All of it after the change.</param>
-internal sealed record SavePicksRequest(long Version, PicksDocument Picks);
-
-/// <param name="Version">The version from which to step.</param>
-internal sealed record PicksStepRequest(long Version);
+internal sealed record SavePicksRequest(long Version, TermPicks Picks);
 
 /// <summary>A change to an older version, with what is picked now.</summary>
 internal sealed class StalePicksProblem : ProblemDetails

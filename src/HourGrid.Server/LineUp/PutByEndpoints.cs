@@ -1,77 +1,84 @@
+using System.ComponentModel.DataAnnotations;
+using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
-using HourGrid.Formats.Json;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
+using HourGrid.Server.Wording;
 using HourGrid.Server.Workbench;
-using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.LineUp;
 
 /// <summary>Answers about timetables that were put by.</summary>
 internal static class PutByEndpoints
 {
-    private const int MostNames = 200;
-
     public static void MapPutBy(this IEndpointRouteBuilder api)
     {
         var answers = api.MapGroup("/answers").RequireAuthorization().InTurn();
-        answers.MapPost("/put-by", PutBy).WithName("PutBy").ReadsBody(typeof(PutByRequest)).ProducesProblems();
-        answers.MapPost("/compared", Compare).WithName("Compare").ReadsBody(typeof(PutByRequest)).ProducesProblems();
-        answers.MapPost("/survival", Survival).WithName("Survival").ReadsBody(typeof(HeldRequest)).ProducesProblems();
-        answers.MapPost("/nearest", Nearest).WithName("Nearest").ReadsBody(typeof(HeldRequest)).ProducesProblems();
-        answers.MapPost("/place", Place).WithName("Place").ReadsBody(typeof(HeldRequest)).ProducesProblems();
-        answers.MapPost("/name", Name).WithName("ProposeName").ReadsBody(typeof(NameRequest)).ProducesProblems();
+        answers.MapPost("/put-by", PutBy).WithName("PutBy");
+        answers.MapPost("/compared", Compare).WithName("Compare");
+        answers.MapPost("/survival", Survival).WithName("Survival");
+        answers.MapPost("/nearest", Nearest).WithName("Nearest");
+        answers.MapPost("/place", Place).WithName("Place");
+        answers.MapPost("/name", Name).WithName("ProposeName");
     }
 
-    private static PutByStatesRecord PutBy(RequestBody body, PutByService held, CancellationToken cancellation) =>
-        new(held.States(body.Ask(), body.PutBy("timetables"), cancellation));
+    private static PutByStatesRecord PutBy(
+        Body<PutByRequest> body,
+        PutByService putBy,
+        CancellationToken cancellation
+    ) => new(putBy.States(body.Value.Ask, body.Value.Timetables, cancellation));
 
-    private static Results<Ok<ComparisonRecord>, ProblemHttpResult> Compare(RequestBody body, PutByService held)
-    {
-        var timetables = body.PutBy("timetables");
-        return timetables.Count is 0 or > TermPicks.MostInLineUp
-            ? TypedResults.Problem(
-                statusCode: StatusCodes.Status422UnprocessableEntity,
-                detail: $"timetables: found {timetables.Count}, expected 1 to {TermPicks.MostInLineUp}."
-            )
-            : TypedResults.Ok(held.Compare(body.Ask(), timetables));
-    }
+    private static ComparisonRecord Compare(Body<ComparisonRequest> body, PutByService putBy) =>
+        putBy.Compare(body.Value.Ask, body.Value.Timetables);
 
-    private static Results<Ok<SurvivalRecord>, ProblemHttpResult> Survival(
-        RequestBody body,
-        PutByService held,
+    private static SurvivalRecord Survival(
+        Body<SectionsRequest> body,
+        PutByService putBy,
         CancellationToken cancellation
     )
     {
-        var ask = body.Ask();
-        return held.Survival(ask, Sections(body, held, ask), cancellation) is { } survival
-            ? TypedResults.Ok(survival)
-            : TypedResults.Problem(
-                statusCode: StatusCodes.Status422UnprocessableEntity,
-                detail: "sections: they are no timetable (any more)."
-            );
+        var (ask, sections) = body.Value;
+        putBy.RequireAny(ask, sections);
+        return putBy.Survival(ask, sections, cancellation) ?? throw Refusals.NoTimetable();
     }
 
-    private static NearestRecord Nearest(RequestBody body, PutByService held, CancellationToken cancellation) =>
-        held.Nearest(body.Ask(), body.Sections(), cancellation);
+    private static NearestRecord Nearest(
+        Body<SectionsRequest> body,
+        PutByService putBy,
+        CancellationToken cancellation
+    ) => putBy.Nearest(body.Value.Ask, body.Value.Sections, cancellation);
 
-    private static PlaceRecord Place(RequestBody body, AnswerService answers, CancellationToken cancellation) =>
-        answers.Place(body.Ask(), body.Sections(), cancellation);
+    private static PlaceRecord Place(
+        Body<SectionsRequest> body,
+        AnswerService answers,
+        CancellationToken cancellation
+    ) => answers.Place(body.Value.Ask, body.Value.Sections, cancellation);
 
-    private static NameRecord Name(RequestBody body, PutByService held, CancellationToken cancellation)
+    private static NameRecord Name(Body<NameRequest> body, PutByService putBy, CancellationToken cancellation)
     {
-        var ask = body.Ask();
-        return new(held.Name(ask, Sections(body, held, ask), body.Texts("taken", MostNames), cancellation));
-    }
-
-    /// <summary>Sections of which the term has at least one.</summary>
-    private static IReadOnlySet<RegistrationNumber> Sections(RequestBody body, PutByService held, Core.Asking.Ask ask)
-    {
-        var sections = body.Sections();
-        return held.HasAny(ask, sections)
-            ? sections
-            : throw new FormatProblemsException([new("sections", "none of this term", "registration numbers of it")]);
+        var (ask, sections, taken) = body.Value;
+        putBy.RequireAny(ask, sections);
+        return new(putBy.Name(ask, sections, taken, cancellation));
     }
 }
+
+/// <param name="Ask">What is asked.</param>
+/// <param name="Timetables">Timetables put by, each with an id of its own.</param>
+internal sealed record PutByRequest(Ask Ask, IReadOnlyList<PutByTimetable> Timetables);
+
+/// <param name="Ask">What is asked; its weights say what matters.</param>
+/// <param name="Timetables">Timetables put by, each with an id of its own.</param>
+internal sealed record ComparisonRequest(
+    Ask Ask,
+    [property: MinLength(1), MaxLength(TermPicks.MostInLineUp)] IReadOnlyList<PutByTimetable> Timetables
+);
+
+/// <param name="Ask">What is asked.</param>
+/// <param name="Sections">The registration numbers of a timetable.</param>
+/// <param name="Taken">Names it must not take.</param>
+internal sealed record NameRequest(
+    Ask Ask,
+    [property: MaxLength(PutByTimetable.MostSections)] IReadOnlySet<RegistrationNumber> Sections,
+    [property: MaxLength(200)] IReadOnlyList<string> Taken
+);

@@ -4,25 +4,10 @@ using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Measures;
 using HourGrid.Core.PutBy;
 using HourGrid.Core.Timetables;
-using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
-using HourGrid.Formats.PutBy;
 using HourGrid.Server.Workbench;
 
 namespace HourGrid.Server.LineUp;
-
-/// <param name="Ask">What is asked.</param>
-/// <param name="Timetables">Timetables put by, each with an id of its own.</param>
-internal sealed record PutByRequest(AskDocument Ask, IReadOnlyList<PutByDocument> Timetables);
-
-/// <param name="Ask">What is asked.</param>
-/// <param name="Sections">The registration numbers of a timetable.</param>
-internal sealed record HeldRequest(AskDocument Ask, IReadOnlyList<string> Sections);
-
-/// <param name="Ask">What is asked.</param>
-/// <param name="Sections">The registration numbers of a timetable.</param>
-/// <param name="Taken">Names it must not take.</param>
-internal sealed record NameRequest(AskDocument Ask, IReadOnlyList<string> Sections, IReadOnlyList<string> Taken);
 
 /// <param name="Timetables">How each stands, in the order asked.</param>
 internal sealed record PutByStatesRecord(IReadOnlyList<PutByStateRecord> Timetables);

@@ -5,8 +5,9 @@ using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Measures;
 using HourGrid.Core.PutBy;
 using HourGrid.Core.Timetables;
-using HourGrid.Formats.Json;
 using HourGrid.Server.Catalogue;
+using HourGrid.Server.Requests;
+using HourGrid.Server.Wording;
 using HourGrid.Server.Workbench;
 
 namespace HourGrid.Server.LineUp;
@@ -16,11 +17,13 @@ internal sealed class PutByService(CurrentCatalogue catalogue, AnswerService ans
 {
     private static readonly TimeSpan LongestDetail = TimeSpan.FromSeconds(3);
 
-    /// <summary>Whether the term has any of these sections.</summary>
-    public bool HasAny(Ask ask, IReadOnlySet<RegistrationNumber> sections)
+    /// <summary>Sections of which the term has at least one.</summary>
+    /// <exception cref="RefusedException">It has none of them.</exception>
+    public void RequireAny(Ask ask, IReadOnlySet<RegistrationNumber> sections)
     {
         var snapshot = catalogue.SnapshotOf(ask);
-        return sections.Any(number => snapshot.Find(number) is not null);
+        if (!sections.Any(number => snapshot.Find(number) is not null))
+            throw Refusals.NotOfTerm();
     }
 
     /// <summary>How timetables put by stand against an ask and the catalogue of now.</summary>
@@ -110,9 +113,7 @@ internal sealed class PutByService(CurrentCatalogue catalogue, AnswerService ans
                     var timetable = Timetable.Of(snapshot, pair.Item.Numbers);
                     return timetable.Sections.Count > 0
                         ? new Compared(pair.Item.Name, timetable, measures.Of(timetable))
-                        : throw new FormatProblemsException([
-                            new($"timetables[{pair.Index}]", "sections that are all gone", "sections of this term"),
-                        ]);
+                        : throw Refusals.TimetableGone(pair.Index);
                 }),
         ];
         var sentence = new DifferenceSentence(snapshot.Campuses);

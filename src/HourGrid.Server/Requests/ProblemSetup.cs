@@ -1,10 +1,6 @@
-using HourGrid.Core.Asking;
-using HourGrid.Formats.Json;
-using HourGrid.Server.Computing;
+using System.Globalization;
+using HourGrid.Server.Wording;
 using Microsoft.AspNetCore.Diagnostics;
-using Microsoft.AspNetCore.Mvc;
-using Microsoft.Data.Sqlite;
-using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Requests;
 
@@ -15,25 +11,14 @@ internal static class ProblemSetup
     {
         services.AddProblemDetails(options =>
             options.CustomizeProblemDetails = context =>
-                context.ProblemDetails.Detail ??= SentenceOf(context.ProblemDetails.Status)
+                context.ProblemDetails.Detail ??= Failures.SentenceOf(context.ProblemDetails.Status)
         );
-        services.AddExceptionHandler<AskProblems>();
+        services.AddExceptionHandler<ProblemAnswers>();
     }
-
-    /// <summary>What is said where nothing more is known than the status.</summary>
-    private static string SentenceOf(int? status) =>
-        status switch
-        {
-            StatusCodes.Status401Unauthorized => "This browser is not known; a visit makes it known.",
-            StatusCodes.Status404NotFound => "There is nothing at this address.",
-            StatusCodes.Status405MethodNotAllowed => "This address does not take such a request.",
-            >= StatusCodes.Status500InternalServerError => "Something went wrong in Hour Grid. Nothing was changed.",
-            _ => "The request was not answered.",
-        };
 }
 
-/// <summary>Problems with what was asked: each names its place, what was found and what was expected.</summary>
-internal sealed class AskProblems(IProblemDetailsService problems) : IExceptionHandler
+/// <summary>Answers with what is wrong with a request: its place, what was found and what was expected.</summary>
+internal sealed class ProblemAnswers(IProblemDetailsService problems) : IExceptionHandler
 {
     public async ValueTask<bool> TryHandleAsync(
         HttpContext httpContext,
@@ -47,75 +32,18 @@ internal sealed class AskProblems(IProblemDetailsService problems) : IExceptionH
             httpContext.Response.StatusCode = StatusCodes.Status499ClientClosedRequest;
             return true;
         }
-        if (exception is BusyException busy)
-        {
-            await RequestLimits.RefuseAsync(httpContext, (int)BusyException.RetryAfter.TotalSeconds, busy.Message);
-            return true;
-        }
-        if (DetailsOf(exception) is not { } details)
+        if ((exception as RefusedException ?? Failures.Of(exception)) is not { } refused)
             return false;
-        httpContext.Response.StatusCode = details.Status!.Value;
-        await problems.WriteAsync(new() { HttpContext = httpContext, ProblemDetails = details });
+        await WriteAsync(httpContext, refused, problems);
         return true;
     }
 
-    private static ProblemDetails? DetailsOf(Exception exception) =>
-        exception switch
-        {
-            FormatProblemsException format => new()
-            {
-                Status = StatusCodes.Status400BadRequest,
-                Title = "The request cannot be read.",
-                Detail = format.Message,
-                Extensions =
-                {
-                    ["problems"] = format
-                        .Problems.Select(problem => new
-                        {
-                            path = problem.Path,
-                            found = problem.Found,
-                            expected = problem.Expected,
-                        })
-                        .ToArray(),
-                },
-            },
-            AskRefusedException refused => new()
-            {
-                Status = StatusCodes.Status422UnprocessableEntity,
-                Title = "This cannot be answered.",
-                Detail = refused.Message,
-                Extensions = { ["path"] = refused.Path },
-            },
-            NoRoomException full => new()
-            {
-                Status = StatusCodes.Status422UnprocessableEntity,
-                Title = "There is no room for it.",
-                Detail = full.Message,
-            },
-            AskTooLargeException tooLarge => new()
-            {
-                Status = StatusCodes.Status422UnprocessableEntity,
-                Title = "This is too large to answer.",
-                Detail = tooLarge.Message,
-            },
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new()
-            {
-                Status = StatusCodes.Status413PayloadTooLarge,
-                Title = "The request is too large.",
-                Detail = $"The body is larger than {RequestBody.LargestInBytes} bytes; no more are read.",
-            },
-            BadHttpRequestException bad => new()
-            {
-                Status = bad.StatusCode,
-                Title = "The request cannot be read.",
-                Detail = bad.InnerException?.Message ?? bad.Message,
-            },
-            DbUpdateException or SqliteException => new()
-            {
-                Status = StatusCodes.Status503ServiceUnavailable,
-                Title = "The database did not take it.",
-                Detail = "It could not be saved: the database of Hour Grid did not take it. Nothing was changed.",
-            },
-            _ => null,
-        };
+    /// <summary>The same where nothing was thrown: outside of what catches.</summary>
+    public static async Task WriteAsync(HttpContext http, RefusedException refused, IProblemDetailsService problems)
+    {
+        http.Response.StatusCode = refused.Details.Status!.Value;
+        if (refused.RetryAfter is { } wait)
+            http.Response.Headers.RetryAfter = wait.TotalSeconds.ToString(CultureInfo.InvariantCulture);
+        await problems.WriteAsync(new() { HttpContext = http, ProblemDetails = refused.Details });
+    }
 }

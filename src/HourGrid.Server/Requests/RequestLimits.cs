@@ -1,8 +1,8 @@
-using System.Globalization;
 using System.Net;
 using System.Net.Sockets;
 using System.Threading.RateLimiting;
 using HourGrid.Server.Students;
+using HourGrid.Server.Wording;
 using Microsoft.AspNetCore.RateLimiting;
 
 namespace HourGrid.Server.Requests;
@@ -34,7 +34,7 @@ internal static class RequestLimits
     public static void Configure(RateLimiterOptions limits)
     {
         limits.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-        limits.OnRejected = (rejected, _) => new(RefuseAsync(rejected.HttpContext, rejected.Lease));
+        limits.OnRejected = (rejected, _) => throw Refused(rejected.Lease);
         limits.AddPolicy(
             Visits,
             http =>
@@ -83,31 +83,9 @@ internal static class RequestLimits
             { } address => $"{address}",
         };
 
-    /// <summary>Tells the sender to come again, and when.</summary>
-    public static Task RefuseAsync(HttpContext http, RateLimitLease lease)
-    {
-        var wait = lease.TryGetMetadata(MetadataName.RetryAfter, out var known) ? known : TimeSpan.FromSeconds(1);
-        var seconds = Math.Max(1, (int)Math.Ceiling(wait.TotalSeconds));
-        return RefuseAsync(
-            http,
-            seconds,
-            $"Too many requests came from here. Try again in {(seconds == 1 ? "a second" : $"{seconds} seconds")}."
+    /// <summary>Why who asked too often is refused, and when to come again.</summary>
+    public static RefusedException Refused(RateLimitLease lease) =>
+        Refusals.ManyRequests(
+            lease.TryGetMetadata(MetadataName.RetryAfter, out var wait) ? wait : TimeSpan.FromSeconds(1)
         );
-    }
-
-    /// <summary>The same in other words.</summary>
-    public static async Task RefuseAsync(HttpContext http, int seconds, string why)
-    {
-        http.Response.StatusCode = StatusCodes.Status429TooManyRequests;
-        http.Response.Headers.RetryAfter = seconds.ToString(CultureInfo.InvariantCulture);
-        await http
-            .RequestServices.GetRequiredService<IProblemDetailsService>()
-            .WriteAsync(
-                new()
-                {
-                    HttpContext = http,
-                    ProblemDetails = { Status = StatusCodes.Status429TooManyRequests, Detail = why },
-                }
-            );
-    }
 }

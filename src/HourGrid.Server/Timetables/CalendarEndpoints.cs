@@ -5,11 +5,11 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Timetables;
 using HourGrid.Data;
 using HourGrid.Data.Calendars;
-using HourGrid.Formats.PutBy;
 using HourGrid.Server.Catalogue;
+using HourGrid.Server.LineUp;
 using HourGrid.Server.Requests;
 using HourGrid.Server.Students;
-using Microsoft.AspNetCore.Http.HttpResults;
+using HourGrid.Server.Wording;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Timetables;
@@ -47,7 +47,7 @@ internal static class CalendarEndpoints
                 : null
         );
 
-    private static async Task<Results<Ok<CalendarAddressRecord>, ProblemHttpResult>> GiveAsync(
+    private static async Task<CalendarAddressRecord> GiveAsync(
         string term,
         HourGridContext database,
         WriteTurns writes,
@@ -57,8 +57,7 @@ internal static class CalendarEndpoints
         CancellationToken cancellation
     )
     {
-        if (catalogue.Find(new TermId(term)) is null)
-            return Refusals.NoSuchTerm(term);
+        _ = catalogue.Get(term);
         var token = Base64Url.EncodeToString(RandomNumberGenerator.GetBytes(TokenBytes));
         await using var transaction = await writes.BeginAsync(database, cancellation);
         await Mine(term, database, student).ExecuteDeleteAsync(cancellation);
@@ -73,7 +72,7 @@ internal static class CalendarEndpoints
         );
         await database.SaveChangesAsync(cancellation);
         await transaction.CommitAsync(cancellation);
-        return TypedResults.Ok(new CalendarAddressRecord(PathOf(token)));
+        return new(PathOf(token));
     }
 
     private static async Task<NoContent> WithdrawAsync(
@@ -90,11 +89,12 @@ internal static class CalendarEndpoints
         return TypedResults.NoContent();
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult, EmptyHttpResult>> ReadAsync(
+    private static async Task<FileContentHttpResult> ReadAsync(
         string token,
         HttpContext http,
         CalendarLimits limits,
         HourGridContext database,
+        PicksService picks,
         CurrentCatalogue catalogue,
         TimeProvider clock,
         CancellationToken cancellation
@@ -105,21 +105,10 @@ internal static class CalendarEndpoints
             .SingleOrDefaultAsync(row => row.Token == token, cancellation);
         using var lease = address is null ? limits.MadeUp(http) : limits.Read(token);
         if (!lease.IsAcquired)
-        {
-            await RequestLimits.RefuseAsync(http, lease);
-            return TypedResults.Empty;
-        }
+            throw RequestLimits.Refused(lease);
         if (address is null || catalogue.Find(new TermId(address.TermId)) is not { } snapshot)
-            return TypedResults.Problem(
-                statusCode: StatusCodes.Status404NotFound,
-                detail: "There is no calendar at this address (any more)."
-            );
-        var picked = await database
-            .Picks.Where(row => row.StudentId == address.StudentId && row.TermId == address.TermId)
-            .SelectMany(row => row.Steps.Where(step => step.Number == row.CurrentStep))
-            .Select(step => step.PicksJson)
-            .SingleOrDefaultAsync(cancellation);
-        var choice = picked is null ? null : PutByJson.StoredPicks(picked).Value.Choice;
+            throw Refusals.NoSuchCalendar();
+        var choice = await picks.ChoiceOfAsync(address.StudentId, snapshot.Term.Id, cancellation);
         var timetable = choice is null ? null : Timetable.Of(snapshot, choice.Timetable.Numbers);
         var name = $"{snapshot.Term.Name}, planned";
         var text = ExportEndpoints.Calendar(snapshot, timetable, name, catalogue, clock);

@@ -1,12 +1,9 @@
-using HourGrid.Core.Catalogue;
+using System.ComponentModel.DataAnnotations;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Calendars;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
-using HourGrid.Server.Workbench;
-using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Timetables;
 
@@ -17,22 +14,22 @@ internal static class CalendarHoursEndpoints
         api.MapPost("/terms/{term}/calendar-hours", Read)
             .WithName("CalendarHours")
             .RequireAuthorization()
-            .InTurnWhole()
-            .ReadsBody(typeof(CalendarRequest))
-            .ProducesProblems();
+            .InTurnWhole();
 
-    private static Results<Ok<CalendarHoursRecord>, ProblemHttpResult> Read(
+    private static CalendarHoursRecord Read(
         string term,
-        RequestBody body,
+        Body<CalendarRequest> body,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
     {
-        if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return Refusals.NoSuchTerm(term);
-        var text = body.Text("calendar", CalendarReader.LongestText);
-        var findings = CalendarReader.Read(text, snapshot.Term, catalogue.TimeZone, cancellation);
-        return TypedResults.Ok(
+        var findings = CalendarReader.Read(
+            body.Value.Calendar,
+            catalogue.Get(term).Term,
+            catalogue.TimeZone,
+            cancellation
+        );
+        return (
             new CalendarHoursRecord(
                 [
                     .. findings.Found.Select(one => new EventHoursRecord(
@@ -49,7 +46,7 @@ internal static class CalendarHoursEndpoints
 }
 
 /// <param name="Calendar">The text of an iCalendar file.</param>
-internal sealed record CalendarRequest(string Calendar);
+internal sealed record CalendarRequest([property: MaxLength(CalendarReader.LongestText)] string Calendar);
 
 /// <param name="Found">Events with hours in the term.</param>
 /// <param name="PassedOver">Events that could not be taken, each with why.</param>

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using System.Text;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
@@ -5,10 +6,8 @@ using HourGrid.Core.Timetables;
 using HourGrid.Formats.Timetables;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
-using HourGrid.Server.Workbench;
-using Microsoft.AspNetCore.Http.HttpResults;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Timetables;
 
@@ -47,10 +46,11 @@ internal static class ExportEndpoints
             exports
                 .MapPost(
                     extension,
-                    (string term, RequestBody body, CurrentCatalogue catalogue, TimeProvider clock) =>
+                    (string term, Body<ExportRequest> body, CurrentCatalogue catalogue, TimeProvider clock) =>
                         Give(
                             term,
-                            body,
+                            body.Value.Name,
+                            body.Value.Sections,
                             catalogue,
                             $"{type}; charset=utf-8",
                             extension,
@@ -59,9 +59,7 @@ internal static class ExportEndpoints
                 )
                 .InTurn()
                 .WithName(name)
-                .ReadsBody(typeof(ExportRequest))
-                .Produces<string>(StatusCodes.Status200OK, type)
-                .ProducesProblems();
+                .Produces<string>(StatusCodes.Status200OK, type);
     }
 
     /// <summary>The calendar of a timetable; every event is the catalogue's alone, and so is its sequence.</summary>
@@ -78,25 +76,21 @@ internal static class ExportEndpoints
             new(name, catalogue.TimeZone, catalogue.Version, clock.GetUtcNow().UtcDateTime)
         );
 
-    /// <summary>The file of the timetable in a request, or why there is none.</summary>
-    public static Results<FileContentHttpResult, ProblemHttpResult> Give(
+    /// <summary>The file of the timetable in a request.</summary>
+    public static FileContentHttpResult Give(
         string term,
-        RequestBody body,
+        string name,
+        IReadOnlySet<RegistrationNumber> sections,
         CurrentCatalogue catalogue,
         string type,
         string extension,
         Func<Export, byte[]> write
     )
     {
-        if (catalogue.Find(new TermId(term)) is not { } snapshot)
-            return Refusals.NoSuchTerm(term);
-        var name = body.Text("name", PutByTimetable.LongestName);
-        var timetable = Timetable.Of(snapshot, body.Sections());
+        var snapshot = catalogue.Get(term);
+        var timetable = Timetable.Of(snapshot, sections);
         if (timetable.Sections.Count == 0)
-            return TypedResults.Problem(
-                statusCode: StatusCodes.Status422UnprocessableEntity,
-                detail: "sections: none of them is of this term."
-            );
+            throw Refusals.NotOfTerm();
         return TypedResults.File(write(new(snapshot, timetable, name)), type, $"timetable.{extension}");
     }
 }
@@ -109,4 +103,7 @@ internal sealed record Export(CatalogueSnapshot Snapshot, Timetable Timetable, s
 
 /// <param name="Name">What the timetable is called.</param>
 /// <param name="Sections">Its registration numbers.</param>
-internal sealed record ExportRequest(string Name, IReadOnlyList<string> Sections);
+internal sealed record ExportRequest(
+    [property: MaxLength(PutByTimetable.LongestName)] string Name,
+    [property: MaxLength(PutByTimetable.MostSections)] IReadOnlySet<RegistrationNumber> Sections
+);

@@ -1,21 +1,18 @@
-using System.Text.Json;
+using System.ComponentModel.DataAnnotations;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.PutBy;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Timetables.Pictures;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
-using HourGrid.Server.Workbench;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Timetables;
 
 /// <summary>A timetable as a picture of its week.</summary>
 internal static class PictureEndpoints
 {
-    /// <summary>The most courses whose colours are told.</summary>
-    private const int MostColours = 100;
-
     public static void MapPictures(this IEndpointRouteBuilder exports)
     {
         Map("svg", "image/svg+xml", "ExportSvg", WeekPicture.Svg);
@@ -25,10 +22,11 @@ internal static class PictureEndpoints
             exports
                 .MapPost(
                     extension,
-                    (string term, RequestBody body, CurrentCatalogue catalogue) =>
+                    (string term, Body<PictureRequest> body, CurrentCatalogue catalogue) =>
                         ExportEndpoints.Give(
                             term,
-                            body,
+                            body.Value.Name,
+                            body.Value.Sections,
                             catalogue,
                             type,
                             extension,
@@ -36,44 +34,27 @@ internal static class PictureEndpoints
                                 draw(
                                     export.Timetable,
                                     export.Snapshot.Term,
-                                    new(export.Name, Theme(body), Colours(body))
+                                    new(export.Name, body.Value.Theme, Colours(body.Value))
                                 )
                         )
                 )
                 .InTurnWhole()
                 .WithName(name)
-                .ReadsBody(typeof(PictureRequest))
-                .Produces<byte[]>(StatusCodes.Status200OK, type)
-                .ProducesProblems();
+                .Produces<byte[]>(StatusCodes.Status200OK, type);
     }
 
-    private static PictureTheme Theme(RequestBody body) =>
-        body.Field(
-            "theme",
-            field =>
-                field.ValueKind != JsonValueKind.String ? null
-                : field.ValueEquals("light") ? PictureTheme.Light
-                : field.ValueEquals("dark") ? PictureTheme.Dark
-                : (PictureTheme?)null,
-            "light or dark"
+    private static Dictionary<CourseId, int> Colours(PictureRequest request) =>
+        request.Colours.ToDictionary(
+            course => new CourseId(course.Key),
+            course =>
+                course.Value is >= 1 and <= WeekPicture.CourseColours
+                    ? course.Value
+                    : throw Refusals.Field(
+                        $"colours.{course.Key}",
+                        $"{course.Value}",
+                        $"a whole number, 1 to {WeekPicture.CourseColours}"
+                    )
         );
-
-    private static Dictionary<CourseId, int> Colours(RequestBody body)
-    {
-        var colours = body.Field(
-            "colours",
-            field =>
-                field.ValueKind == JsonValueKind.Object && field.GetPropertyCount() <= MostColours
-                    ? field
-                    : (JsonElement?)null,
-            $"an object of {MostColours} courses at most"
-        );
-        var each = new RequestBody(colours);
-        var byCourse = new Dictionary<CourseId, int>();
-        foreach (var course in colours.EnumerateObject())
-            byCourse[new(course.Name)] = each.Whole(course.Name, 1, WeekPicture.CourseColours);
-        return byCourse;
-    }
 }
 
 /// <param name="Name">What the timetable is called.</param>
@@ -81,8 +62,8 @@ internal static class PictureEndpoints
 /// <param name="Theme"><c>light</c> or <c>dark</c>.</param>
 /// <param name="Colours">The colours that courses have on the screen, 1 to 8; others are given one.</param>
 internal sealed record PictureRequest(
-    string Name,
-    IReadOnlyList<string> Sections,
-    string Theme,
-    IReadOnlyDictionary<string, int> Colours
+    [property: MaxLength(PutByTimetable.LongestName)] string Name,
+    [property: MaxLength(PutByTimetable.MostSections)] IReadOnlySet<RegistrationNumber> Sections,
+    PictureTheme Theme,
+    [property: MaxLength(100)] IReadOnlyDictionary<string, int> Colours
 );

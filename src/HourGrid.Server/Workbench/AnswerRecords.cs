@@ -2,7 +2,6 @@ using System.Globalization;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Measures;
-using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Server.Workbench;
@@ -14,22 +13,6 @@ internal static class Digits
 
     public static string Of(Int128 number) => number.ToString(CultureInfo.InvariantCulture);
 }
-
-/// <param name="Ask">What is asked.</param>
-internal sealed record AnswerRequest(AskDocument Ask);
-
-/// <param name="Ask">What is asked.</param>
-/// <param name="First">The place of the first one, from 0.</param>
-/// <param name="Count">How many, 1 to 100.</param>
-internal sealed record PageRequest(AskDocument Ask, int First, int Count);
-
-/// <param name="Ask">What is asked.</param>
-/// <param name="Count">How many, 1 to 100.</param>
-internal sealed record SpreadRequest(AskDocument Ask, int Count);
-
-/// <param name="Ask">What is asked.</param>
-/// <param name="Sections">The registration numbers of one of its timetables.</param>
-internal sealed record LookAlikesRequest(AskDocument Ask, IReadOnlyList<string> Sections);
 
 /// <param name="Timetables">How many timetables there are.</param>
 /// <param name="WeekShapes">How many week shapes among them.</param>

@@ -8,6 +8,7 @@ using HourGrid.Formats.Answers;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
 using HourGrid.Server.LineUp;
+using HourGrid.Server.Wording;
 using Microsoft.Extensions.Caching.Memory;
 
 namespace HourGrid.Server.Workbench;
@@ -98,7 +99,7 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
     /// <summary>The timetables with the week shape of one, the best first; null when it is none of the ask's.</summary>
     public RankedPage? LookAlikes(
         Ask ask,
-        IReadOnlyList<string> sections,
+        IReadOnlySet<RegistrationNumber> sections,
         int most,
         CancellationToken cancellation
     ) =>
@@ -107,7 +108,7 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
             {
                 var answered = Of(ask, inTime);
                 var same = answered.SameShape;
-                if (same.Find(sections.Select(number => new RegistrationNumber(number)).ToHashSet()) is not { } one)
+                if (same.Find(sections) is not { } one)
                     return null;
                 var best = same.Best(one, most, LongestDetail, inTime);
                 return new RankedPage([.. best.Timetables.Select(like => Record(answered, like))], best.IsExact);
@@ -315,7 +316,7 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
         {
             // What waited for others did not work for as long as it took.
             if (Stopwatch.GetElapsedTime(began, Worker.Clock) < LongestAnswer * 0.8)
-                throw BusyException.MuchToCompute();
+                throw Refusals.MuchToCompute(FairQueue.RetryAfter);
             throw new AskTooLargeException(
                 "There are too many possibilities to answer in time. Set a course aside, or take out more hours."
             );

@@ -1,5 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Server.Computing;
+using HourGrid.Server.Requests;
 
 namespace HourGrid.Server.Workbench;
 
@@ -7,13 +8,14 @@ namespace HourGrid.Server.Workbench;
 internal sealed class SketchAnswers(AnswerService answers, StudentQueue queue)
 {
     /// <summary>What was saved stays saved when it cannot be answered in time; the sentence says so.</summary>
-    public async Task<SavedSketchRecord> AnsweredAsync(SketchRecord sketch, Ask ask, CancellationToken cancellation)
+    public async Task<SavedSketchRecord> AnsweredAsync(SketchState state, CancellationToken cancellation)
     {
+        var (sketch, ask) = state;
         try
         {
             return new(sketch, await queue.RunAsync(() => answers.Answer(ask, cancellation), cancellation), null);
         }
-        catch (Exception problem) when (problem is AskTooLargeException or AskRefusedException or BusyException)
+        catch (Exception problem) when (problem is AskTooLargeException or AskRefusedException or RefusedException)
         {
             return new(sketch, null, problem.Message);
         }

@@ -1,9 +1,7 @@
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Sketches;
 using HourGrid.Server.Computing;
-using HourGrid.Server.Hosting;
 using HourGrid.Server.Requests;
-using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace HourGrid.Server.Workbench;
 
@@ -14,11 +12,7 @@ internal static class SketchFileEndpoints
 
     public static void MapSketchFiles(this IEndpointRouteBuilder sketches, IEndpointRouteBuilder ofTerm)
     {
-        ofTerm
-            .MapPost("/file", OpenAsync)
-            .WithName("OpenSketchFile")
-            .ReadsBody(typeof(SketchDocument))
-            .ProducesProblems();
+        ofTerm.MapPost("/file", OpenAsync).WithName("OpenSketchFile");
         Map("file", "SketchFile", (content, _, _) => SketchJson.Write(content));
         Map("ask", "SketchAsk", (content, _, _) => AskJson.Write(content.Ask));
         Map("answer", "SketchAnswer", (content, answers, cancellation) => answers.File(content.Ask, cancellation));
@@ -29,14 +23,14 @@ internal static class SketchFileEndpoints
                     $"/{{id:guid}}/{file}",
                     (
                         Guid id,
-                        SketchService desk,
+                        SketchService sketches,
                         AnswerService answers,
                         StudentQueue queue,
                         CancellationToken cancellation
                     ) =>
                         GiveAsync(
                             id,
-                            desk,
+                            sketches,
                             content => queue.RunAsync(() => write(content, answers, cancellation), cancellation),
                             $"{file}.json",
                             cancellation
@@ -47,22 +41,19 @@ internal static class SketchFileEndpoints
                 .ProducesProblems();
     }
 
-    private static Task<Results<Ok<SketchRecord>, ProblemHttpResult>> OpenAsync(
+    private static Task<SketchRecord> OpenAsync(
         string term,
-        RequestBody body,
-        SketchStore shelf,
+        Body<SketchContent> body,
+        SketchStore store,
         AnswerService answers,
         CancellationToken cancellation
-    ) => SketchEndpoints.AddAsync(term, SketchJson.Read(body.Root).Value, shelf, answers, cancellation);
+    ) => SketchEndpoints.AddAsync(term, body.Value, store, answers, cancellation);
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> GiveAsync(
+    private static async Task<FileContentHttpResult> GiveAsync(
         Guid id,
-        SketchService desk,
+        SketchService sketches,
         Func<SketchContent, Task<byte[]>> write,
         string name,
         CancellationToken cancellation
-    ) =>
-        await desk.ContentAsync(id, cancellation) is { } content
-            ? TypedResults.File(await write(content), Json, name)
-            : SketchEndpoints.NoSuchSketch();
+    ) => TypedResults.File(await write(await sketches.ContentAsync(id, cancellation)), Json, name);
 }

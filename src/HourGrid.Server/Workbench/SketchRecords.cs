@@ -1,6 +1,9 @@
+using System.ComponentModel.DataAnnotations;
+using HourGrid.Core.Asking;
+using HourGrid.Core.PutBy;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.PutBy;
-using Microsoft.AspNetCore.Mvc;
+using HourGrid.Formats.Sketches;
 
 namespace HourGrid.Server.Workbench;
 
@@ -36,18 +39,22 @@ internal sealed record ChangedSectionRecord(string Course, string Number, string
 /// <param name="Shortlist">The whole shortlist after the change.</param>
 internal sealed record SaveSketchRequest(
     long Version,
-    string Name,
-    AskDocument Ask,
-    IReadOnlyList<PutByDocument> Shortlist
+    [property: Required, MaxLength(SketchContent.LongestName)] string Name,
+    Ask Ask,
+    IReadOnlyList<PutByTimetable> Shortlist
 );
 
 /// <param name="Name">Its name, 1 to 80 characters.</param>
 /// <param name="Ask">What it asks.</param>
 /// <param name="Shortlist">What is on its shortlist.</param>
-internal sealed record NewSketchRequest(string Name, AskDocument Ask, IReadOnlyList<PutByDocument> Shortlist);
+internal sealed record NewSketchRequest(
+    [property: Required, MaxLength(SketchContent.LongestName)] string Name,
+    Ask Ask,
+    IReadOnlyList<PutByTimetable> Shortlist
+);
 
 /// <param name="Ids">The ids of the term's sketches in their new order.</param>
-internal sealed record OrderRequest(IReadOnlyList<string> Ids);
+internal sealed record OrderRequest([property: MaxLength(SketchStore.MostOfTerm)] IReadOnlyList<Guid> Ids);
 
 /// <param name="Sketches">The student's sketches of a term, in their order.</param>
 /// <param name="Deleted">Deleted ones that can be had back, the last one first.</param>
@@ -57,9 +64,6 @@ internal sealed record SketchesRecord(
 );
 
 internal sealed record DeletedSketchRecord(Guid Id, string Name);
-
-/// <param name="Version">The version from which to step.</param>
-internal sealed record StepRequest(long Version);
 
 /// <param name="Sketch">The sketch as it is saved.</param>
 /// <param name="Answer">Its answer; null when it cannot be answered.</param>

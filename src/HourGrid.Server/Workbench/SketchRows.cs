@@ -8,7 +8,9 @@ using HourGrid.Formats.Json;
 using HourGrid.Formats.PutBy;
 using HourGrid.Formats.Sketches;
 using HourGrid.Server.Catalogue;
+using HourGrid.Server.Requests;
 using HourGrid.Server.Students;
+using HourGrid.Server.Wording;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Workbench;
@@ -19,40 +21,26 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
     /// <summary>The student's sketches of all terms, deleted ones too.</summary>
     public IQueryable<SketchRow> Mine() => database.Sketches.Where(row => row.StudentId == student.Id);
 
+    /// <summary>One of them.</summary>
+    /// <exception cref="RefusedException">The student has none of this id.</exception>
+    public async Task<SketchRow> FindAsync(Guid id, CancellationToken cancellation) =>
+        await Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) ?? throw Refusals.NoSuchSketch();
+
     /// <summary>The student's sketches of a term that are not deleted.</summary>
     public IQueryable<SketchRow> OfTerm(TermId term) =>
         Mine().Where(row => row.TermId == term.Value && !row.IsDeleted);
 
-    /// <summary>A sketch as it is now.</summary>
-    public async Task<(SketchRecord Record, Ask Ask)> StateAsync(SketchRow row, CancellationToken cancellation)
-    {
-        var current = await CurrentAsync(row, cancellation);
-        var (ask, dropped) = AskOf(row, current);
-        var (shortlist, droppedTimetables) = PutByJson.StoredShortlist(current.ShortlistJson);
-        var record = await RecordAsync(
-            row,
-            new(current.Name, ask, shortlist),
-            [.. dropped, .. droppedTimetables],
-            await StepExistsAsync(row.Id, row.CurrentStep - 1, cancellation),
-            await StepExistsAsync(row.Id, row.CurrentStep + 1, cancellation),
-            cancellation
-        );
-        return (record, ask);
-    }
-
-    /// <summary>A sketch as it is once a step was added to those it had.</summary>
-    public async Task<(SketchRecord Record, Ask Ask)> SavedAsync(
-        SketchRow row,
-        SketchContent content,
-        CancellationToken cancellation
-    ) => (await RecordAsync(row, content, [], canUndo: true, canRedo: false, cancellation), content.Ask);
-
-    private async Task<SketchRecord> RecordAsync(
+    /// <summary>What a student is shown of a sketch.</summary>
+    /// <param name="row">The sketch.</param>
+    /// <param name="content">What it holds now.</param>
+    /// <param name="dropped">What is stored in it and cannot be read any more.</param>
+    /// <param name="ways">Whether there is something to undo, and to redo.</param>
+    /// <param name="cancellation">Ends the reading.</param>
+    public async Task<SketchRecord> RecordAsync(
         SketchRow row,
         SketchContent content,
         IReadOnlyList<FormatProblem> dropped,
-        bool canUndo,
-        bool canRedo,
+        (bool CanUndo, bool CanRedo) ways,
         CancellationToken cancellation
     ) =>
         new(
@@ -60,23 +48,13 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
             content.Name,
             row.TermId,
             row.Version,
-            canUndo,
-            canRedo,
+            ways.CanUndo,
+            ways.CanRedo,
             await ChangesAsync(row, content.Ask, cancellation),
             [.. dropped.Select(problem => new DroppedRecord(problem.Path, problem.Found, problem.Expected))],
             AskDocument.Of(content.Ask),
             [.. content.Shortlist.Select(PutByDocument.Of)]
         );
-
-    /// <summary>What a sketch holds now.</summary>
-    public Task<SketchStepRow> CurrentAsync(SketchRow row, CancellationToken cancellation) =>
-        database
-            .SketchSteps.AsNoTracking()
-            .SingleAsync(step => step.SketchId == row.Id && step.Number == row.CurrentStep, cancellation);
-
-    /// <summary>Whether a sketch has a step of a number, to undo or redo.</summary>
-    public Task<bool> StepExistsAsync(Guid id, int number, CancellationToken cancellation) =>
-        database.SketchSteps.AnyAsync(step => step.SketchId == id && step.Number == number, cancellation);
 
     /// <summary>The newest change that catalogues made to sections, 0 before any.</summary>
     public async Task<int> LatestChangeAsync(CancellationToken cancellation) =>
@@ -114,7 +92,7 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
         CancellationToken cancellation
     )
     {
-        string[] held =
+        string[] numbers =
         [
             .. ask
                 .Wanted.SelectMany(wanted => wanted.Keep)
@@ -122,20 +100,20 @@ internal sealed class SketchRows(HourGridContext database, CurrentStudent studen
                 .Select(number => number.Value)
                 .Distinct(),
         ];
-        if (held.Length == 0)
+        if (numbers.Length == 0)
             return [];
         var changes = await database
             .SectionChanges.AsNoTracking()
             .Where(change => change.Import <= catalogue.Import)
             .Where(change => change.TermId == row.TermId && change.Id > row.ChangesRead)
-            .Where(change => held.Contains(change.Number))
+            .Where(change => numbers.Contains(change.Number))
             .OrderBy(change => change.Id)
             .ToListAsync(cancellation);
         return
         [
             .. changes
                 .GroupBy(change => change.Number)
-                .Select(its => its.Last())
+                .Select(ofSection => ofSection.Last())
                 .Select(change => new ChangedSectionRecord(
                     change.CourseId,
                     change.Number,

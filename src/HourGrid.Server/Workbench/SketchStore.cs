@@ -2,7 +2,10 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using HourGrid.Formats.Sketches;
+using HourGrid.Server.Requests;
+using HourGrid.Server.Steps;
 using HourGrid.Server.Students;
+using HourGrid.Server.Wording;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Workbench;
@@ -12,6 +15,7 @@ internal sealed class SketchStore(
     HourGridContext database,
     CurrentStudent student,
     SketchRows rows,
+    SketchService sketches,
     StepQuota quota,
     WriteTurns writes,
     TimeProvider clock
@@ -33,7 +37,7 @@ internal sealed class SketchStore(
             .FirstOrDefaultAsync(cancellation);
         var record = latest is null
             ? await AddAsync(new("First sketch", new() { Term = term, Wanted = [] }, []), cancellation)
-            : (await rows.StateAsync(latest, cancellation)).Record;
+            : (await sketches.RecordAsync(latest, cancellation)).Record;
         await transaction.CommitAsync(cancellation);
         return record;
     }
@@ -43,42 +47,42 @@ internal sealed class SketchStore(
     {
         var records = new List<SketchRecord>();
         foreach (var row in await rows.OfTerm(term).OrderBy(row => row.Place).ToListAsync(cancellation))
-            records.Add((await rows.StateAsync(row, cancellation)).Record);
+            records.Add((await sketches.RecordAsync(row, cancellation)).Record);
         return records;
     }
 
-    /// <summary>A new sketch, chosen at once; null where the student has as many of the term as one may.</summary>
-    public async Task<SketchRecord?> NewAsync(SketchContent content, CancellationToken cancellation)
+    /// <summary>A new sketch, chosen at once.</summary>
+    /// <exception cref="RefusedException">The student has as many of the term as one may.</exception>
+    public async Task<SketchRecord> NewAsync(SketchContent content, CancellationToken cancellation)
     {
         await using var transaction = await writes.BeginAsync(database, cancellation);
-        if (!await HasRoomAsync(content.Ask.Term, cancellation))
-            return null;
+        await RequireRoomAsync(content.Ask.Term, cancellation);
         var record = await AddAsync(content, cancellation);
         await transaction.CommitAsync(cancellation);
         return record;
     }
 
-    /// <summary>
-    /// Chooses a sketch, deleted ones too: it opens from now on. None where there is no such sketch; no room where it was
-    /// deleted and the student has as many of the term as one may.
-    /// </summary>
-    public async Task<(SketchRecord? Sketch, bool HasRoom)> ChooseAsync(Guid id, CancellationToken cancellation)
+    /// <summary>Chooses a sketch, deleted ones too: it opens from now on.</summary>
+    /// <exception cref="RefusedException">
+    /// There is none, or it was deleted and the student has as many of the term as one may.
+    /// </exception>
+    public async Task<SketchRecord> ChooseAsync(Guid id, CancellationToken cancellation)
     {
         await using var transaction = await writes.BeginAsync(database, cancellation);
-        if (await rows.Mine().SingleOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
-            return (null, true);
-        if (row.IsDeleted && !await HasRoomAsync(new(row.TermId), cancellation))
-            return (null, false);
+        var row = await rows.FindAsync(id, cancellation);
+        if (row.IsDeleted)
+            await RequireRoomAsync(new(row.TermId), cancellation);
         row.OpenedUtc = Now;
         row.IsDeleted = false;
         await database.SaveChangesAsync(cancellation);
-        var (record, _) = await rows.StateAsync(row, cancellation);
+        var (record, _) = await sketches.RecordAsync(row, cancellation);
         await transaction.CommitAsync(cancellation);
-        return (record, true);
+        return record;
     }
 
-    /// <summary>Deletes a sketch; choosing it gives it back, as long as few were deleted since. Whether there was one.</summary>
-    public async Task<bool> DeleteAsync(Guid id, CancellationToken cancellation)
+    /// <summary>Deletes a sketch; choosing it gives it back, as long as few were deleted since.</summary>
+    /// <exception cref="RefusedException">There is none.</exception>
+    public async Task DeleteAsync(Guid id, CancellationToken cancellation)
     {
         await using var transaction = await writes.BeginAsync(database, cancellation);
         var now = Now;
@@ -91,7 +95,8 @@ internal sealed class SketchStore(
         var kept = Deleted().Select(row => row.Id).Take(DeletedKept);
         await rows.Mine().Where(row => row.IsDeleted && !kept.Contains(row.Id)).ExecuteDeleteAsync(cancellation);
         await transaction.CommitAsync(cancellation);
-        return found > 0;
+        if (found == 0)
+            throw Refusals.NoSuchSketch();
     }
 
     /// <summary>The student's deleted sketches of a term that can be had back, the last one first.</summary>
@@ -135,11 +140,14 @@ internal sealed class SketchStore(
         };
         database.Sketches.Add(row);
         await database.SaveChangesAsync(cancellation);
-        return (await rows.StateAsync(row, cancellation)).Record;
+        return (await sketches.RecordAsync(row, cancellation)).Record;
     }
 
-    private async Task<bool> HasRoomAsync(TermId term, CancellationToken cancellation) =>
-        await rows.OfTerm(term).CountAsync(cancellation) < MostOfTerm;
+    private async Task RequireRoomAsync(TermId term, CancellationToken cancellation)
+    {
+        if (await rows.OfTerm(term).CountAsync(cancellation) >= MostOfTerm)
+            throw Refusals.ManySketches(MostOfTerm);
+    }
 
     private IOrderedQueryable<SketchRow> Deleted() =>
         rows.Mine().Where(row => row.IsDeleted).OrderByDescending(row => row.OpenedUtc);

@@ -2,9 +2,10 @@ using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using HourGrid.Server.Requests;
 using HourGrid.Server.Students;
+using HourGrid.Server.Wording;
 using Microsoft.EntityFrameworkCore;
 
-namespace HourGrid.Server.Workbench;
+namespace HourGrid.Server.Steps;
 
 /// <summary>
 /// Keeps what a student's steps of undo take within bounds: the oldest go for new ones. What holds now never goes.
@@ -17,7 +18,7 @@ internal sealed class StepQuota(HourGridContext database, CurrentStudent student
     /// <summary>Makes room for a step, within the transaction that adds it.</summary>
     /// <param name="size">The characters it takes.</param>
     /// <param name="cancellation">Stops before anything is written.</param>
-    /// <exception cref="NoRoomException">What holds now takes all there is.</exception>
+    /// <exception cref="RefusedException">What holds now takes all there is.</exception>
     public async Task MakeAsync(int size, CancellationToken cancellation)
     {
         if (sizes.MostOf(student.Id) + size <= Most)
@@ -67,7 +68,7 @@ internal sealed class StepQuota(HourGridContext database, CurrentStudent student
                 cancellation
             );
         if (over > 0)
-            throw new NoRoomException();
+            throw Refusals.NoRoom();
     }
 
     /// <summary>Drops the oldest of some steps until there is room, or none of them is left; what that gave.</summary>

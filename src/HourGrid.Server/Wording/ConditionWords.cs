@@ -1,6 +1,6 @@
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Server.Catalogue;
+namespace HourGrid.Server.Wording;
 
 /// <summary>What a course asks of a student, as sentences to read.</summary>
 internal static class ConditionWords

@@ -3,7 +3,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Rules;
 
-namespace HourGrid.Server.Catalogue;
+namespace HourGrid.Server.Wording;
 
 /// <summary>Why a course does not fit, in a few words for a list.</summary>
 internal static class FitWords

@@ -1,7 +1,7 @@
 using System.Runtime.CompilerServices;
 using Microsoft.Extensions.Caching.Memory;
 
-namespace HourGrid.Server.Workbench;
+namespace HourGrid.Server.Steps;
 
 /// <summary>
 /// What each student's steps take at most: as much as they took when they were last added up, and all that came since.

@@ -1,0 +1,4 @@
+namespace HourGrid.Server.Steps;
+
+/// <param name="Version">The version from which to step.</param>
+internal sealed record StepRequest(long Version);
