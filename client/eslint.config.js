@@ -9,11 +9,11 @@ const rooms = {
   ui: ['lib'],
   grid: ['lib', 'api', 'ui'],
   saving: ['lib', 'api'],
-  sketch: ['lib', 'api', 'ui', 'grid', 'saving'],
-  catalogue: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
-  workbench: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
-  lineup: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
-  choice: ['lib', 'api', 'ui', 'grid', 'saving', 'sketch'],
+  domain: ['lib', 'api', 'ui', 'grid', 'saving'],
+  catalogue: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
+  workbench: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
+  lineup: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
+  choice: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
 };
 
 const arrows = Object.entries(rooms).map(([room, below]) => ({

@@ -5,6 +5,7 @@ using HourGrid.Formats.Answers;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
+using HourGrid.Formats.Wording;
 
 namespace HourGrid.Cli;
 
@@ -116,7 +117,7 @@ internal static class SolveCommand
             );
             var snapshot =
                 catalogue.SnapshotOf(ask.Term)
-                ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
+                ?? throw new AskRefusedException("term", AskFault.NoSuchTerm, ask.Term.Value);
             await warm;
             // What was read and thrown away is collected now, so that the answer is not stopped for it.
             GC.Collect();
@@ -136,10 +137,18 @@ internal static class SolveCommand
                         or FormatProblemsException
             )
         {
-            await Console.Error.WriteLineAsync($"hg solve: {problem.Message}");
+            await Console.Error.WriteLineAsync($"hg solve: {WordsOf(problem)}");
             return InputFile.WrongInput;
         }
     }
+
+    private static string WordsOf(Exception problem) =>
+        problem switch
+        {
+            AskRefusedException refused => AskWords.Of(refused),
+            AskTooLargeException tooLarge => AskWords.Of(tooLarge),
+            _ => problem.Message,
+        };
 
     private static AnswerParts Parts(ParseResult parsed) =>
         new()

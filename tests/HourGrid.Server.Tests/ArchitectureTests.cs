@@ -137,6 +137,26 @@ public sealed partial class ArchitectureTests
         }
     }
 
+    /// <summary>
+    /// Core gives facts, and the server words them in one room, so that another language is another room. What is said to
+    /// programmers, in exceptions and logs, is no sentence of the product.
+    /// </summary>
+    [Theory]
+    [InlineData("HourGrid.Core")]
+    [InlineData("HourGrid.Server")]
+    public void Sentences_are_made_in_the_rooms_of_wording(string project)
+    {
+        var found = Directory
+            .GetFiles(TestPaths.Repository("src", project), "*.cs", SearchOption.AllDirectories)
+            .Where(file => !file.Contains("/Wording/", StringComparison.Ordinal))
+            .SelectMany(file =>
+                Prose().Matches(ForStudents(File.ReadAllText(file))).Select(match => $"{file}: {match}")
+            );
+        Assert.Empty(found);
+    }
+
+    private static string ForStudents(string source) => ForProgrammers().Replace(source, "");
+
     /// <summary>Time is told by a clock that a test can set.</summary>
     [Fact]
     public void Nobody_looks_at_the_machines_clock()
@@ -162,6 +182,14 @@ public sealed partial class ArchitectureTests
                 Assert.Equal(folder, declared.Groups[1].Value);
         }
     }
+
+    /// <summary>A text with two words of small letters.</summary>
+    [GeneratedRegex(@"""[^""\n]*\b[a-z]{2,} [a-z]{2,}\b[^""\n]*""")]
+    private static partial Regex Prose();
+
+    /// <summary>Comments, messages of exceptions and of the log, reasons given to the compiler.</summary>
+    [GeneratedRegex("""//[^\n]*|Exception\((?s:.*?)\)\s*[;{]|Justification = .*|(?s:\[LoggerMessage\(.*?\)\])""")]
+    private static partial Regex ForProgrammers();
 
     [GeneratedRegex(@"HourGrid\.Core\.(\w+)")]
     private static partial Regex Namespaces();

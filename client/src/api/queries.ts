@@ -134,8 +134,7 @@ export const fitsQuery = (ask: Ask, courses: readonly string[]) =>
 export const standingQuery = (ask: Ask, course: string) =>
   queryOptions({
     queryKey: ['standing', keyOf(ask), course],
-    queryFn: ({ signal }) =>
-      call(http.POST('/api/answers/standing', { body: { ask, course }, signal })),
+    queryFn: ({ signal }) => call(http.POST('/api/answers/standing', { body: { ask, course }, signal })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: 60_000,

@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
 import { NavLink, useLocation, useNavigate, useParams } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
-import { lanesOf } from '@/sketch/picks';
-import { usePicks } from '@/sketch/usePicks';
-import { useSketch, useSketches } from '@/sketch/useSketch';
-import { withCurrent } from '@/sketch/useTermVisit';
+import { lanesOf } from '@/domain/picks';
+import { usePicks } from '@/domain/usePicks';
+import { useSketch, useSketches } from '@/domain/useSketch';
+import { withCurrent } from '@/domain/useTermVisit';
 import { Menu, MenuChoice } from '@/ui/Menu';
 import { places } from './places';
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { facetsQuery, termsQuery } from '@/api/queries';
-import { useSketch } from '@/sketch/useSketch';
+import { useSketch } from '@/domain/useSketch';
 import { Failure, Loading } from '@/ui/States';
 import { Finder } from './Finder';
 

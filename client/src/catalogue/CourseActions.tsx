@@ -1,6 +1,6 @@
 import type { Ask, Course } from '@/api/client';
-import { addCourse, chooseBetween, eitherOrOf, leaveEitherOr, removeCourse, wantedOf } from '@/sketch/edits';
-import { sayTake } from '@/sketch/limits';
+import { addCourse, chooseBetween, eitherOrOf, leaveEitherOr, removeCourse, wantedOf } from '@/domain/edits';
+import { sayTake } from '@/domain/limits';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 

@@ -1,11 +1,11 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Facets, Sketch, Term } from '@/api/client';
 import { useIsNarrow } from '@/lib/useIsNarrow';
-import { SketchNews } from '@/sketch/SketchNews';
-import { useCampusNames } from '@/sketch/useCampusNames';
-import { UndoRedo } from '@/sketch/UndoRedo';
-import { useSubjectNames } from '@/sketch/useSubjectNames';
-import { useSketchEdits } from '@/sketch/useSketchEdits';
+import { SketchNews } from '@/domain/SketchNews';
+import { useCampusNames } from '@/domain/useCampusNames';
+import { UndoRedo } from '@/domain/UndoRedo';
+import { useSubjectNames } from '@/domain/useSubjectNames';
+import { useSketchEdits } from '@/domain/useSketchEdits';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { CoursePanel } from './CoursePanel';

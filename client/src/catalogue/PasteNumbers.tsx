@@ -5,7 +5,7 @@ import { numbersQuery } from '@/api/queries';
 import { sayComponent } from '@/grid/classes';
 import { countOf } from '@/lib/count';
 import { sayDays } from '@/lib/days';
-import { keepSections } from '@/sketch/edits';
+import { keepSections } from '@/domain/edits';
 import { copyText } from '@/lib/copyText';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';

@@ -1,8 +1,8 @@
 import { memo } from 'react';
 import type { Fit, Found } from '@/api/client';
 import { countOf, sayCount } from '@/lib/count';
-import { sayCredits } from '@/sketch/credits';
-import { sayRole } from '@/sketch/edits';
+import { sayCredits } from '@/domain/credits';
+import { sayRole } from '@/domain/edits';
 import type { Names } from './narrowing';
 import { sayStamp, WeekStamp } from './WeekStamp';
 

@@ -3,11 +3,12 @@ import { meetsAllTerm, sayComponent } from '@/grid/classes';
 import { type Day, fullDay, sayDays, shortDay } from '@/lib/days';
 import { sayMode } from '@/lib/modes';
 import { sayWeeks } from '@/lib/weeks';
-import { saySeats, sayWaitlist } from '@/sketch/seats';
-import { useCampusNames } from '@/sketch/useCampusNames';
+import { saySeats, sayWaitlist } from '@/domain/seats';
+import { useCampusNames } from '@/domain/useCampusNames';
 import { lettersFor, type MeetingLine, meetingLines } from '@/grid/meetings';
 
 type Mark = 'keep' | 'ruleOut' | null;
+import { MarkButton } from '@/ui/MarkButton';
 
 type Props = {
   section: Section;
@@ -160,25 +161,5 @@ function DayLetters({ all, on }: { all: readonly Day[]; on: readonly Day[] }) {
         </span>
       ))}
     </span>
-  );
-}
-
-type MarkProps = { pressed: boolean; label: string; onClick: () => void; children: string };
-
-function MarkButton({ pressed, label, onClick, children }: MarkProps) {
-  return (
-    <button
-      type="button"
-      aria-pressed={pressed}
-      aria-label={label}
-      onClick={onClick}
-      className={`w-full rounded-[3px] border px-1 text-12 ${
-        pressed
-          ? 'border-ink bg-ink font-strong text-sheet'
-          : 'border-rule text-mute hover:border-ink hover:text-ink'
-      }`}
-    >
-      {children}
-    </button>
   );
 }

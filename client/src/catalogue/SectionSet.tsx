@@ -1,5 +1,5 @@
 import type { Ask, Course, Term, WantedCourse } from '@/api/client';
-import { markSection } from '@/sketch/edits';
+import { markSection } from '@/domain/edits';
 import { SectionRow } from './SectionRow';
 
 type Props = {

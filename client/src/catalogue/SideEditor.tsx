@@ -1,9 +1,10 @@
 import type { Facets, Term } from '@/api/client';
-import { type Day, days, daysOf, fullDay, shortDay } from '@/lib/days';
+import { type Day, daysOf } from '@/lib/days';
 import { sayMode } from '@/lib/modes';
 import { CreditsEditor } from './CreditsEditor';
 import { HoursEditor } from './HoursEditor';
 import type { Names, Side } from './narrowing';
+import { DayToggles } from '@/ui/DayToggles';
 import { ValueList } from '@/ui/ValueList';
 
 type Props = {
@@ -79,25 +80,7 @@ function DaysEditor({ chosen, onChange }: { chosen: Day[]; onChange: (days: Day[
   return (
     <fieldset>
       <legend className="mb-1.5 text-12 text-mute">Sections that meet on no other days</legend>
-      <div className="flex gap-1">
-        {days.map((day) => {
-          const isOn = chosen.includes(day);
-          return (
-            <button
-              key={day}
-              type="button"
-              aria-pressed={isOn}
-              aria-label={fullDay(day)}
-              onClick={() => onChange(daysOf(isOn ? chosen.filter((one) => one !== day) : [...chosen, day]))}
-              className={`flex-1 rounded-[3px] border py-1 text-12 font-strong ${
-                isOn ? 'border-plum bg-plum text-on-plum' : 'border-rule hover:border-ink'
-              }`}
-            >
-              {shortDay(day).slice(0, 2)}
-            </button>
-          );
-        })}
-      </div>
+      <DayToggles label="Days" chosen={chosen} onChange={onChange} />
       {chosen.length > 0 && (
         <button type="button" className="mt-2 text-12 font-strong text-plum" onClick={() => onChange([])}>
           Any day

@@ -4,9 +4,9 @@ import { along, axisFor, hoursOf } from '@/grid/axis';
 import { classesOf, colourOf, type GridClass } from '@/grid/classes';
 import { sharesOfDay } from '@/grid/shares';
 import { shortDay } from '@/lib/days';
-import { useCourseColours } from '@/sketch/useCourseColours';
-import { placed, useSections } from '@/sketch/useSections';
-import { useWalk } from '@/sketch/useWalk';
+import { useCourseColours } from '@/domain/useCourseColours';
+import { placed, useSections } from '@/domain/useSections';
+import { useWalk } from '@/domain/useWalk';
 
 const left = 22;
 const top = 12;

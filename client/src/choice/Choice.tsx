@@ -1,5 +1,5 @@
-import { usePicks } from '@/sketch/usePicks';
-import { type TermVisit, useTermVisit } from '@/sketch/useTermVisit';
+import { usePicks } from '@/domain/usePicks';
+import { type TermVisit, useTermVisit } from '@/domain/useTermVisit';
 import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
 import { ChoicePage } from './ChoicePage';

@@ -1,6 +1,6 @@
-import { choose } from '@/sketch/picks';
-import type { PicksEdits } from '@/sketch/usePicks';
-import type { TermVisit } from '@/sketch/useTermVisit';
+import { choose } from '@/domain/picks';
+import type { PicksEdits } from '@/domain/usePicks';
+import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 

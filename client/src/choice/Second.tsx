@@ -1,11 +1,11 @@
 import type { Choice } from '@/api/client';
 import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';
-import { setSecond } from '@/sketch/picks';
-import { numbersOf } from '@/sketch/shortlist';
-import type { PicksEdits } from '@/sketch/usePicks';
-import { placed } from '@/sketch/useSections';
-import type { TermVisit } from '@/sketch/useTermVisit';
+import { setSecond } from '@/domain/picks';
+import { numbersOf } from '@/domain/shortlist';
+import type { PicksEdits } from '@/domain/usePicks';
+import { placed } from '@/domain/useSections';
+import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 import type { ChoiceView } from './useChoice';

@@ -1,10 +1,10 @@
 import type { Choice } from '@/api/client';
 import { colourOf, type PlacedSection, sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
-import { sayCredits } from '@/sketch/credits';
-import { saySeats } from '@/sketch/seats';
-import type { PicksEdits } from '@/sketch/usePicks';
-import type { TermVisit } from '@/sketch/useTermVisit';
+import { sayCredits } from '@/domain/credits';
+import { saySeats } from '@/domain/seats';
+import type { PicksEdits } from '@/domain/usePicks';
+import type { TermVisit } from '@/domain/useTermVisit';
 import { FallbackCell } from './FallbackCell';
 import type { ChoiceView } from './useChoice';
 

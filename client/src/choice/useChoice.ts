@@ -4,11 +4,11 @@ import type { Ask, Choice } from '@/api/client';
 import { putByQuery, survivalQuery } from '@/api/putByQueries';
 import { axisFitting } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
-import { addCourse, emptied } from '@/sketch/edits';
-import { coursesOf, numbersOf } from '@/sketch/shortlist';
-import { useCourseColours } from '@/sketch/useCourseColours';
-import { placed, useSections } from '@/sketch/useSections';
-import type { TermVisit } from '@/sketch/useTermVisit';
+import { addCourse, emptied } from '@/domain/edits';
+import { coursesOf, numbersOf } from '@/domain/shortlist';
+import { useCourseColours } from '@/domain/useCourseColours';
+import { placed, useSections } from '@/domain/useSections';
+import type { TermVisit } from '@/domain/useTermVisit';
 
 /** The chosen timetable as the catalogue has it now, how it stands and how it survives. */
 export function useChoice({ term, sketch, sketches }: TermVisit, choice: Choice) {

@@ -1,7 +1,8 @@
-import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type PointerEvent, useRef, useState } from 'react';
 import type { TimeBlock } from '@/api/client';
 import { type Day, days } from '@/lib/days';
 import type { Minute } from '@/lib/time';
+import { useKeyDown } from '@/lib/useKeyDown';
 import { useStable } from '@/lib/useStable';
 import type { Axis } from './axis';
 import { drawn, moved, newBlock, onDaysShifted, step, stretched } from './blocks';
@@ -63,22 +64,11 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
     drag.current = null;
     show(null);
   };
-  const dropLatest = useRef(drop);
-  useEffect(() => {
-    dropLatest.current = drop;
-  });
-
-  useEffect(() => {
-    if (!draft) return;
-    const escape = (event: KeyboardEvent) => {
-      if (event.key === 'Escape') {
-        event.preventDefault();
-        dropLatest.current();
-      }
-    };
-    window.addEventListener('keydown', escape);
-    return () => window.removeEventListener('keydown', escape);
-  }, [draft]);
+  useKeyDown((event) => {
+    if (event.key !== 'Escape') return;
+    event.preventDefault();
+    drop();
+  }, draft !== null);
 
   const pointAt = (event: PointerEvent) => {
     const box = bands.current!.getBoundingClientRect();

@@ -1,6 +1,6 @@
 import type { Sketch } from '@/api/client';
-import { type Lane, lineUp, mostInLineUp } from '@/sketch/picks';
-import type { PicksEdits } from '@/sketch/usePicks';
+import { type Lane, lineUp, mostInLineUp } from '@/domain/picks';
+import type { PicksEdits } from '@/domain/usePicks';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 

@@ -1,6 +1,6 @@
-import { rulesOf } from '@/sketch/rules';
-import { sayBroken } from '@/sketch/sayBroken';
-import { useCampusNames } from '@/sketch/useCampusNames';
+import { rulesOf } from '@/domain/rules';
+import { sayBroken } from '@/domain/sayBroken';
+import { useCampusNames } from '@/domain/useCampusNames';
 import type { BoardLane } from './useBoard';
 
 /** What stands against the timetables, each thing once with the letters of those it concerns. */

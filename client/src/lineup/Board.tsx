@@ -1,15 +1,13 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { takesKeys } from '@/lib/keys';
-import { areSingleKeysOn } from '@/lib/singleKeys';
-import { useStable } from '@/lib/useStable';
+import { letterKeys, useLetterKeys } from '@/lib/letterKeys';
 import { useUndoKeys } from '@/lib/useUndoKeys';
-import { choose, type Lane, lanesOf, moveLane, setBaseline, takeOut } from '@/sketch/picks';
-import { numbersOf } from '@/sketch/shortlist';
-import { SavedState } from '@/sketch/SavedState';
-import { useOpenIn } from '@/sketch/useOpenIn';
-import type { PicksEdits } from '@/sketch/usePicks';
-import type { TermVisit } from '@/sketch/useTermVisit';
+import { choose, type Lane, lanesOf, moveLane, setBaseline, takeOut } from '@/domain/picks';
+import { numbersOf } from '@/domain/shortlist';
+import { SavedState } from '@/domain/SavedState';
+import { useOpenIn } from '@/domain/useOpenIn';
+import type { PicksEdits } from '@/domain/usePicks';
+import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { UndoRedoButtons } from '@/ui/UndoRedoButtons';
 import { AddLane } from './AddLane';
@@ -60,7 +58,8 @@ export function Board({ visit, lanes, edits }: Props) {
     void navigate(`/${term.id}/choice`);
   };
   useUndoKeys(edits);
-  useLaneKeys((letter) => {
+  useLetterKeys(letterKeys.lineup, (name) => {
+    const letter = name.toUpperCase();
     const lane = lanes.find((one) => one.letter === letter);
     if (lane) toggle(lane);
   });
@@ -165,25 +164,4 @@ export function Board({ visit, lanes, edits }: Props) {
       <Survivals lanes={board.lanes} sections={board.sections} />
     </main>
   );
-}
-
-/** A lane by its letter; fields and menus keep their keys. */
-function useLaneKeys(toggle: (letter: string) => void): void {
-  const stable = useStable({ toggle });
-  useEffect(() => {
-    const down = (event: KeyboardEvent) => {
-      if (
-        event.defaultPrevented ||
-        event.altKey ||
-        event.ctrlKey ||
-        event.metaKey ||
-        takesKeys(event.target) ||
-        !areSingleKeysOn()
-      )
-        return;
-      if (/^[a-h]$/i.test(event.key)) stable.toggle(event.key.toUpperCase());
-    };
-    window.addEventListener('keydown', down);
-    return () => window.removeEventListener('keydown', down);
-  }, [stable]);
 }

@@ -2,7 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import type { DragEvent } from 'react';
 import { Menu, MenuItem, MenuLine } from '@/ui/Menu';
 import { LaneLetter } from './LaneLetter';
-import type { Lane } from '@/sketch/picks';
+import type { Lane } from '@/domain/picks';
 
 export type LaneActions = {
   goOn: () => void;

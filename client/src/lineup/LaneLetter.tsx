@@ -1,4 +1,4 @@
-import type { Lane } from '@/sketch/picks';
+import type { Lane } from '@/domain/picks';
 
 type Props = { lane: Lane; isSmall?: boolean };
 

@@ -1,6 +1,6 @@
-import { lanesOf } from '@/sketch/picks';
-import { usePicks } from '@/sketch/usePicks';
-import { type TermVisit, useTermVisit } from '@/sketch/useTermVisit';
+import { lanesOf } from '@/domain/picks';
+import { usePicks } from '@/domain/usePicks';
+import { type TermVisit, useTermVisit } from '@/domain/useTermVisit';
 import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
 import { AddLane } from './AddLane';

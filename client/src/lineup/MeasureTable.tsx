@@ -2,7 +2,7 @@ import type { CSSProperties } from 'react';
 import type { Comparison, MeasureRow } from '@/api/client';
 import { sayComponentInline } from '@/grid/classes';
 import { countOf } from '@/lib/count';
-import { placed, type Sections } from '@/sketch/useSections';
+import { placed, type Sections } from '@/domain/useSections';
 import { Scroller } from '@/ui/Scroller';
 import { LaneLetter } from './LaneLetter';
 import { barOf, nameOfMeasure, sayChange, sayMeasure } from './measures';

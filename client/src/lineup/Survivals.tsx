@@ -1,9 +1,9 @@
 import type { SectionSurvival } from '@/api/client';
 import { sayComponentInline } from '@/grid/classes';
-import { saySeats } from '@/sketch/seats';
-import { seenOf } from '@/sketch/shortlist';
-import { Swap } from '@/sketch/Swap';
-import { placed, type Sections } from '@/sketch/useSections';
+import { saySeats } from '@/domain/seats';
+import { seenOf } from '@/domain/shortlist';
+import { Swap } from '@/domain/Swap';
+import { placed, type Sections } from '@/domain/useSections';
 import { LaneLetter } from './LaneLetter';
 import type { BoardLane } from './useBoard';
 

@@ -1,6 +1,6 @@
 import type { MeasureRow } from '@/api/client';
 import { sayLength } from '@/lib/time';
-import { measureOf } from '@/sketch/measures';
+import { measureOf } from '@/domain/measures';
 
 export function nameOfMeasure(row: MeasureRow): string {
   return measureOf(row.measure)?.name ?? row.measure;

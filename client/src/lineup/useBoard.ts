@@ -3,11 +3,11 @@ import { useMemo } from 'react';
 import { comparedQuery, putByQuery, survivalQuery } from '@/api/putByQueries';
 import { axisFitting } from '@/grid/axis';
 import { classesOf, type GridClass } from '@/grid/classes';
-import type { Lane } from '@/sketch/picks';
-import { coursesOf, numbersOf } from '@/sketch/shortlist';
-import { useCourseColours } from '@/sketch/useCourseColours';
-import type { TermVisit } from '@/sketch/useTermVisit';
-import { placed, useSections } from '@/sketch/useSections';
+import type { Lane } from '@/domain/picks';
+import { coursesOf, numbersOf } from '@/domain/shortlist';
+import { useCourseColours } from '@/domain/useCourseColours';
+import type { TermVisit } from '@/domain/useTermVisit';
+import { placed, useSections } from '@/domain/useSections';
 
 /** A lane with what is known of its timetable. */
 export type BoardLane = ReturnType<typeof useBoard>['lanes'][number];

@@ -4,7 +4,7 @@ import { type Ref, useRef, useState } from 'react';
 import type { CourseBrief } from '@/api/client';
 import { suggestionsQuery } from '@/api/queries';
 import { countOf } from '@/lib/count';
-import { sayCredits } from '@/sketch/credits';
+import { sayCredits } from '@/domain/credits';
 
 type Props = {
   term: string;

@@ -1,12 +1,12 @@
 import { memo, type Ref } from 'react';
 import type { Answer, Sketch, TimeBlock } from '@/api/client';
 import type { Colour } from '@/grid/classes';
-import { SketchNews } from '@/sketch/SketchNews';
-import { addCourse } from '@/sketch/edits';
-import { SavedState } from '@/sketch/SavedState';
-import { UndoRedo } from '@/sketch/UndoRedo';
-import type { Sections } from '@/sketch/useSections';
-import type { Edits } from '@/sketch/useSketchEdits';
+import { SketchNews } from '@/domain/SketchNews';
+import { addCourse } from '@/domain/edits';
+import { SavedState } from '@/domain/SavedState';
+import { UndoRedo } from '@/domain/UndoRedo';
+import type { Sections } from '@/domain/useSections';
+import type { Edits } from '@/domain/useSketchEdits';
 import { AddCourse } from './AddCourse';
 import { CreditsNote } from './CreditsNote';
 import { Heading } from './Heading';

@@ -3,10 +3,11 @@ import type { Ask, TimeBlock } from '@/api/client';
 import { hoursOfBlock, newBlock } from '@/grid/blocks';
 import { type Day, daysOf } from '@/lib/days';
 import { readTime, sayTime } from '@/lib/time';
-import { replaceBlock } from '@/sketch/edits';
+import { replaceBlock } from '@/domain/edits';
 import { Dialog } from '@/ui/Dialog';
 import { Complaint, FieldGroup, fieldLook, FormButtons, TextField, wrongHours } from './Fields';
-import { DayToggles, Radios } from './LimitEditor';
+import { DayToggles } from '@/ui/DayToggles';
+import { Radios } from './LimitEditor';
 import { readWeeks, writeWeeks } from './readWeeks';
 
 type Props = {

@@ -2,10 +2,11 @@ import { type SyntheticEvent, useId, useState } from 'react';
 import type { Ask, Break } from '@/api/client';
 import { type Day, days, daysOf } from '@/lib/days';
 import { apiTime, minuteOf, readTime, sayTime } from '@/lib/time';
-import { replaceBreak } from '@/sketch/edits';
+import { replaceBreak } from '@/domain/edits';
 import { Dialog } from '@/ui/Dialog';
 import { Complaint, FieldGroup, FormButtons, TextField, wrongHours } from './Fields';
-import { DayToggles, Radios } from './LimitEditor';
+import { DayToggles } from '@/ui/DayToggles';
+import { Radios } from './LimitEditor';
 
 type Props = {
   /** The break to change, or null for a new one. */

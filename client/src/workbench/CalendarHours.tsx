@@ -4,6 +4,7 @@ import { sayBlock } from '@/grid/blocks';
 import { countOf } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import type { CalendarPreview } from './useCalendarPreview';
+import { useKeyDown } from '@/lib/useKeyDown';
 
 type Props = {
   term: Term;
@@ -18,13 +19,9 @@ export function CalendarHours({ term, preview, leaves, change }: Props) {
   const { file, found, events, picked, toggle, withPicked, close } = preview;
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), [file]);
-  useEffect(() => {
-    const escape = (event: KeyboardEvent) => {
-      if (event.key === 'Escape' && !event.defaultPrevented) close();
-    };
-    window.addEventListener('keydown', escape);
-    return () => window.removeEventListener('keydown', escape);
-  }, [close]);
+  useKeyDown((event) => {
+    if (event.key === 'Escape') close();
+  });
   const count = picked.filter(Boolean).length;
   return (
     <section aria-labelledby="calendar-hours">

@@ -4,7 +4,7 @@ import { answerQuery, shapesQuery } from '@/api/answerQueries';
 import { sayKnown, sayLeast } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { sayFacts } from '@/sketch/facts';
+import { sayFacts } from '@/domain/facts';
 
 type Props = {
   sketches: readonly Sketch[];

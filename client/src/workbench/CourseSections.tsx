@@ -4,10 +4,11 @@ import { sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 import { countOf, sayCount } from '@/lib/count';
 import { minuteOf } from '@/lib/time';
-import { CourseLimits } from '@/sketch/CourseLimits';
-import { markSections } from '@/sketch/edits';
-import { saySeats } from '@/sketch/seats';
+import { CourseLimits } from '@/domain/CourseLimits';
+import { markSections } from '@/domain/edits';
+import { saySeats } from '@/domain/seats';
 import { Button } from '@/ui/Button';
+import { MarkButton } from '@/ui/MarkButton';
 
 type Props = {
   course: Course;
@@ -174,20 +175,4 @@ function sayStanding(standing: string | null, timetables: string): string {
   if (standing === null) return '';
   if (standing === '0') return 'in none';
   return standing === timetables ? `in all ${sayCount(standing)}` : `in ${sayCount(standing)}`;
-}
-
-type MarkProps = { label: string; pressed: boolean; onClick: () => void; children: string };
-
-function MarkButton({ label, pressed, onClick, children }: MarkProps) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      aria-pressed={pressed}
-      onClick={onClick}
-      className="rounded-[3px] border border-rule px-1 text-11 text-mute hover:border-ink hover:text-ink aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:font-strong aria-pressed:text-sheet"
-    >
-      {children}
-    </button>
-  );
 }

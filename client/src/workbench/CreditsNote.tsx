@@ -1,6 +1,6 @@
 import type { Sketch } from '@/api/client';
-import { eitherOrOf } from '@/sketch/edits';
-import type { Sections } from '@/sketch/useSections';
+import { eitherOrOf } from '@/domain/edits';
+import type { Sections } from '@/domain/useSections';
 import { Popover } from '@/ui/Popover';
 import { type CreditGoals, useCreditGoals } from './creditGoals';
 

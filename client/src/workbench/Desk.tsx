@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import type { Ask, Sketch, Term, TimeBlock } from '@/api/client';
+import type { Sketch, Term, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
 import { tellWeek } from '@/grid/tellWeek';
@@ -8,32 +8,38 @@ import { knownTimetables, sayKnown } from '@/lib/count';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useUndoKeys } from '@/lib/useUndoKeys';
 import { useStable } from '@/lib/useStable';
-import { markSection, replaceBlock, setRole, leaveEitherOr } from '@/sketch/edits';
-import { liftRules, rulesOf } from '@/sketch/rules';
-import { useCampusNames } from '@/sketch/useCampusNames';
-import { useCourseColours } from '@/sketch/useCourseColours';
-import { useSections } from '@/sketch/useSections';
-import { useSketchEdits } from '@/sketch/useSketchEdits';
-import { useWalk } from '@/sketch/useWalk';
+import { markSection, replaceBlock } from '@/domain/edits';
+import { liftRules, rulesOf } from '@/domain/rules';
+import { useCampusNames } from '@/domain/useCampusNames';
+import { useCourseColours } from '@/domain/useCourseColours';
+import { useSections } from '@/domain/useSections';
+import { useSketchEdits } from '@/domain/useSketchEdits';
+import { useWalk } from '@/domain/useWalk';
 import { Asking } from './Asking';
 import { AskingPane } from './AskingPane';
 import { BlockForm } from './BlockForm';
 import { CalendarHours } from './CalendarHours';
-import { ClassMenu, type Pressed } from './ClassMenu';
+import { ClassMenu } from './ClassMenu';
 import { DeletedSketch } from './DeletedSketch';
 import { type DeskDialog, DeskDialogs } from './DeskDialogs';
 import { DeskWeek } from './DeskWeek';
+import { Facts } from './Facts';
+import { GridTools } from './GridTools';
 import { Possible } from './Possible';
 import { Reel } from './Reel';
+import { UnderGrid } from './UnderGrid';
+import { useAskedNow } from './useAskedNow';
 import { useCalendarPreview } from './useCalendarPreview';
 import { useDeskActions } from './useDeskActions';
 import { useDeskView } from './useDeskView';
 import { useDetails } from './useDetails';
-import { useDrawnHours } from './useDrawnHours';
+import { useGridState } from './useGridState';
 import { useNearestWeek } from './useNearestWeek';
+import { usePointed } from './usePointed';
 import { useShortcuts } from './useShortcuts';
 import { useShortlist } from './useShortlist';
 import { useShowTimetable } from './useShowTimetable';
+import { WhatMatters } from './WhatMatters';
 
 type Props = { term: Term; sketch: Sketch };
 
@@ -45,29 +51,18 @@ export function Desk({ term, sketch }: Props) {
   const { ask } = sketch;
   const preview = useCalendarPreview(term);
   const { withPicked, open: openPreview, close: closePreview } = preview;
-  const { drawn, draw } = useDrawnHours(ask, withPicked);
-  const [without, setWithout] = useState<string | null>(null);
-  const [weighed, setWeighed] = useState<Ask['weights'] | null>(null);
+  const { asked, drawn, draw, without, setWithout, weighed, setWeighed } = useAskedNow(ask, withPicked);
   const [openBlock, setOpenBlock] = useState<TimeBlock | 'new' | null>(null);
   const [openCourse, setOpenCourse] = useState<string | null>(null);
   const [shown, setShown] = useState<Shown | null>(null);
-  const [pressed, setPressed] = useState<Pressed | null>(null);
-  const [pointed, setPointed] = useState<GridClass | null>(null);
-  const [pointedSection, setPointedSection] = useState<string | null>(null);
-  const [week, setWeek] = useState<number | null>(null);
-  const [byHand, setByHand] = useState(false);
-  const [drawing, setDrawing] = useState('cannot');
+  const { pressed, setPressed, pointed, setPointed, pointedSection, setPointedSection } = usePointed();
+  const gridState = useGridState();
+  const { week, setWeek, byHand, setByHand, drawing } = gridState;
   const findCourse = useRef<HTMLInputElement>(null);
   const isNarrow = useIsNarrow();
   const campusName = useCampusNames();
   const terms = useQuery(termsQuery);
 
-  const asked = useMemo(() => {
-    const now =
-      drawn?.ask ??
-      withPicked(without === null ? ask : leaveEitherOr(setRole(ask, without, 'setAside'), without));
-    return weighed ? { ...now, weights: weighed } : now;
-  }, [drawn, ask, without, withPicked, weighed]);
   const walk = useWalk(sketch.id, asked);
   const details = useDetails(asked, !walk.isBehind && walk.answer !== null);
   const edits = useSketchEdits(sketch);
@@ -154,13 +149,8 @@ export function Desk({ term, sketch }: Props) {
     edits,
     pointed,
     goToCourses,
-    byHand,
-    setByHand,
-    week,
-    setWeek,
+    gridState,
     weekCount: term.weeks,
-    drawing,
-    setDrawing,
     show: setShown,
     newBlock: () => setOpenBlock('new'),
     shortlist,
@@ -237,42 +227,69 @@ export function Desk({ term, sketch }: Props) {
       <Possible
         sketch={sketch}
         walk={walk}
-        ask={walk.ask}
-        rules={rules}
         edits={edits}
-        changeAsked={(edit) => {
-          change((now) => edit(withPicked(now)));
-          closePreview();
-        }}
         isDrafting={drawn !== null}
-        nearest={nearest}
-        onTakeNearest={takeNearest}
-        weighed={weighed}
-        onWeigh={setWeighed}
-        byHand={byHand}
-        onByHand={setByHand}
-        onFindCourse={goToCourses}
-        onShowRule={showRule}
-        onLookAlikes={lookAlikes}
-        onSheet={() => setShown('sheet')}
         shortlist={shortlist}
-        sections={sections}
         told={tellWeek(view.axis, view.classes, term.weeks)}
+        facts={(answer) => (
+          <Facts
+            answer={answer}
+            walk={walk}
+            isDrafting={drawn !== null}
+            byHand={byHand}
+            onLookAlikes={lookAlikes}
+            tools={
+              <GridTools
+                sketch={sketch}
+                inView={inView}
+                byHand={byHand}
+                onByHand={setByHand}
+                shortlist={shortlist}
+                sections={sections}
+              />
+            }
+          />
+        )}
         grid={grid}
-        reel={
-          inView && (
-            <Reel
-              ask={walk.ask}
-              listed={walk.listed}
-              inView={inView}
-              sections={sections}
-              axis={view.axis}
-              weekCount={term.weeks}
-              onGo={walk.go}
-              onLookAlikes={lookAlikes}
-            />
-          )
-        }
+        under={(answer) => (
+          <UnderGrid
+            sketch={sketch}
+            answer={answer}
+            walk={walk}
+            rules={rules}
+            edits={edits}
+            changeAsked={(edit) => {
+              change((now) => edit(withPicked(now)));
+              closePreview();
+            }}
+            nearest={nearest}
+            onTakeNearest={takeNearest}
+            onFindCourse={goToCourses}
+            onShowRule={showRule}
+            weights={
+              <WhatMatters
+                weights={weighed ?? ask.weights}
+                onWeigh={setWeighed}
+                change={change}
+                onSheet={() => setShown('sheet')}
+              />
+            }
+            reel={
+              inView && (
+                <Reel
+                  ask={walk.ask}
+                  listed={walk.listed}
+                  inView={inView}
+                  sections={sections}
+                  axis={view.axis}
+                  weekCount={term.weeks}
+                  onGo={walk.go}
+                  onLookAlikes={lookAlikes}
+                />
+              )
+            }
+          />
+        )}
       />
 
       {pressed && (

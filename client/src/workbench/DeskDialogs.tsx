@@ -1,9 +1,9 @@
 import type { Sketch, Term } from '@/api/client';
 import type { Axis } from '@/grid/axis';
-import type { Rule } from '@/sketch/rules';
-import type { Sections } from '@/sketch/useSections';
-import type { Edits } from '@/sketch/useSketchEdits';
-import type { Walk } from '@/sketch/useWalk';
+import type { Rule } from '@/domain/rules';
+import type { Sections } from '@/domain/useSections';
+import type { Edits } from '@/domain/useSketchEdits';
+import type { Walk } from '@/domain/useWalk';
 import { KeysHelp } from './KeysHelp';
 import { LookAlikes } from './LookAlikes';
 import { Palette } from './Palette';

@@ -1,110 +1,30 @@
-import { Bookmark, BookmarkCheck, ChevronLeft, ChevronRight, List, Printer } from 'lucide-react';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import type { Answer, Ranked } from '@/api/client';
+import type { Answer } from '@/api/client';
 import { countOf, knownTimetables, sayCount, sayKnown, sayLeast } from '@/lib/count';
-import { ExportMenu } from '@/sketch/ExportMenu';
-import { factsOf } from '@/sketch/facts';
-import type { Sections } from '@/sketch/useSections';
-import { MenuItem } from '@/ui/Menu';
-import type { ShortlistDesk } from './useShortlist';
+import { factsOf } from '@/domain/facts';
+import type { Walk } from '@/domain/useWalk';
 
 type Props = {
-  term: string;
   answer: Answer;
-  /** The answer or, while timetables are counted anew, what is known of them by now. */
-  known: Answer;
-  inView: Ranked | null;
-  /** Whether it stands in for one that is being looked for; its number is that of before. */
-  isInViewOld: boolean;
+  walk: Walk;
   /** Whether hours are under the pointer: nothing may move then. */
   isDrafting: boolean;
-  listed: number;
-  /** Whether time sufficed to be sure that none better was left out. */
-  isSureOfBest: boolean;
-  alike: number;
-  onGo: (place: number) => void;
-  onLookAlikes: () => void;
   byHand: boolean;
-  onByHand: (byHand: boolean) => void;
-  /** How many timetables are put by. */
-  putBy: number;
-  shortlist: ShortlistDesk;
-  sections: Sections;
+  onLookAlikes: () => void;
+  tools: ReactNode;
 };
 
 /** How many timetables there are, which is in view, and what it is like. */
-export function Facts(props: Props) {
-  const { answer, known, inView, listed, alike, onGo, onLookAlikes, byHand, onByHand, shortlist } = props;
-  const { here } = shortlist;
+export function Facts({ answer, walk, isDrafting, byHand, onLookAlikes, tools }: Props) {
+  const { inView, listed, alike, isInViewOld, isSureOfBest, go: onGo } = walk;
+  // While timetables are counted anew, what is known of them by now.
+  const known = walk.known ?? answer;
   const isOfMany = BigInt(answer.weekShapes) > BigInt(listed);
   // Long counts have a row of their own, so that nothing moves as they change.
   const needsRow = isOfMany || !answer.isExact;
   const [isLong, setLong] = useState(needsRow);
-  if (isLong !== needsRow && !props.isDrafting) setLong(needsRow);
-  const tools = (
-    <div className="flex items-center gap-1.5 print:hidden">
-      <div className="flex">
-        {inView && !byHand && (
-          <button
-            type="button"
-            aria-pressed={here !== undefined}
-            aria-label="Put this timetable on the shortlist"
-            title={here ? `On the shortlist as “${here.name}”` : 'Put this timetable on the shortlist (S)'}
-            onClick={shortlist.putBy}
-            className="-mr-px rounded-l-[4px] border border-rule bg-sheet p-1.5 hover:border-ink aria-pressed:text-plum"
-          >
-            {here ? (
-              <BookmarkCheck size={15} aria-hidden="true" />
-            ) : (
-              <Bookmark size={15} aria-hidden="true" />
-            )}
-          </button>
-        )}
-        <button
-          type="button"
-          onClick={shortlist.open}
-          title="Show the shortlist (Shift + S)"
-          className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap not-first:rounded-l-none hover:border-ink"
-        >
-          <span className="max-[1439px]:sr-only">Shortlist</span>{' '}
-          {props.putBy > 0 ? (
-            props.putBy
-          ) : (
-            <List size={15} className="min-[1440px]:hidden" aria-hidden="true" />
-          )}
-        </button>
-      </div>
-      <button
-        type="button"
-        aria-pressed={byHand}
-        onClick={() => onByHand(!byHand)}
-        title="Show only the sections you keep, and build the week one by one"
-        className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap hover:border-ink aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
-      >
-        By hand
-      </button>
-      {inView && !byHand ? (
-        <ExportMenu
-          term={props.term}
-          name={here?.name ?? `Week shape ${inView.rank}`}
-          numbers={inView.sections}
-          sections={props.sections}
-          trigger={
-            <button
-              type="button"
-              aria-label="Print or export this timetable"
-              title="Print or export this timetable"
-              className="rounded-[4px] border border-rule bg-sheet p-1.5 hover:border-ink"
-            >
-              <Printer size={15} aria-hidden="true" />
-            </button>
-          }
-        >
-          <MenuItem onSelect={() => window.print()}>Print (P)</MenuItem>
-        </ExportMenu>
-      ) : null}
-    </div>
-  );
+  if (isLong !== needsRow && !isDrafting) setLong(needsRow);
   if (inView === null || byHand)
     return (
       <header className="flex min-h-[62px] items-center gap-3 border-b border-rule px-4 py-2">
@@ -142,7 +62,7 @@ export function Facts(props: Props) {
         <h1 className="leading-tight">
           <span className="text-24 font-heavy">
             N°{' '}
-            {props.isInViewOld ? (
+            {isInViewOld ? (
               <span
                 className="text-mute"
                 title="The best is still being looked for; this is the week before."
@@ -158,7 +78,7 @@ export function Facts(props: Props) {
           </span>
           <span className="block text-12 text-mute md:whitespace-nowrap">
             {knownTimetables(known)}
-            {sayListed(isOfMany, listed, props.isSureOfBest)}
+            {sayListed(isOfMany, listed, isSureOfBest)}
             {inView.alike !== '1' && (
               <>
                 {' · '}

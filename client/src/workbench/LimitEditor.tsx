@@ -1,11 +1,12 @@
 import { type ReactNode, useState } from 'react';
 import type { Ask } from '@/api/client';
-import { type Day, days, daysOf, fullDay, shortDay } from '@/lib/days';
+import { daysOf } from '@/lib/days';
 import { sayMode } from '@/lib/modes';
 import { apiTime, minuteOf, readTime, sayTime } from '@/lib/time';
-import { isDayLimit, numberOf } from '@/sketch/dayLimits';
-import { setCampus, setLimits } from '@/sketch/edits';
-import { type SingleRule } from '@/sketch/rules';
+import { isDayLimit, numberOf } from '@/domain/dayLimits';
+import { setCampus, setLimits } from '@/domain/edits';
+import { type SingleRule } from '@/domain/rules';
+import { DayToggles } from '@/ui/DayToggles';
 import { ValueList } from '@/ui/ValueList';
 
 type Props = {
@@ -167,29 +168,6 @@ function TimeInput({ label, value, onChange }: TimeProps) {
       />
       {read === null && <span className="text-brick">a time such as 9:30</span>}
     </label>
-  );
-}
-
-type DayProps = { label: string; chosen: readonly Day[]; onChange: (days: Day[]) => void };
-
-export function DayToggles({ label, chosen, onChange }: DayProps) {
-  return (
-    <div role="group" aria-label={label} className="flex gap-1">
-      {days.map((day) => (
-        <button
-          key={day}
-          type="button"
-          aria-label={fullDay(day)}
-          aria-pressed={chosen.includes(day)}
-          onClick={() =>
-            onChange(chosen.includes(day) ? chosen.filter((one) => one !== day) : daysOf([...chosen, day]))
-          }
-          className="flex-1 rounded-[4px] border border-rule py-1 text-12 font-strong aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
-        >
-          {shortDay(day)}
-        </button>
-      ))}
-    </div>
   );
 }
 

@@ -3,7 +3,7 @@ import type { Ask, Ranked } from '@/api/client';
 import { lookAlikesQuery } from '@/api/answerQueries';
 import { sayComponent } from '@/grid/classes';
 import { countOf, sayCount } from '@/lib/count';
-import { placed, type Sections } from '@/sketch/useSections';
+import { placed, type Sections } from '@/domain/useSections';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { colourOf, type PlacedSection, markOf, sayComponent } from '@/grid/classes';
 import { sayMode } from '@/lib/modes';
-import { sayCredits } from '@/sketch/credits';
+import { sayCredits } from '@/domain/credits';
 
 /** The sections of the timetable in view that meet at no set hours. */
 export const NoHours = memo(function NoHours({ sections }: { sections: readonly PlacedSection[] }) {

@@ -3,9 +3,9 @@ import { Fragment } from 'react';
 import type { Answer, Ask, NearestWeek } from '@/api/client';
 import { whyQuery } from '@/api/answerQueries';
 import { countOf } from '@/lib/count';
-import { liftRules, type Rule } from '@/sketch/rules';
+import { liftRules, type Rule } from '@/domain/rules';
 import { Button } from '@/ui/Button';
-import { sayAll, sayPath } from '@/sketch/rulePaths';
+import { sayAll, sayPath } from '@/domain/rulePaths';
 
 type Props = {
   ask: Ask;

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import type { Ask, Ranked } from '@/api/client';
 import type { Axis } from '@/grid/axis';
-import { type Sections } from '@/sketch/useSections';
+import { type Sections } from '@/domain/useSections';
 import { Button } from '@/ui/Button';
 import { ShapeCard } from './ShapeCard';
 import { useShapes } from './useShapes';

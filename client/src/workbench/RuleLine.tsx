@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { sayCount } from '@/lib/count';
-import type { Rule } from '@/sketch/rules';
+import type { Rule } from '@/domain/rules';
 
 type Props = {
   rule: Rule;

@@ -4,8 +4,8 @@ import type { Axis } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';
 import { countOf, sayCount } from '@/lib/count';
-import { placed, type Sections } from '@/sketch/useSections';
-import { cardFacts } from '@/sketch/facts';
+import { placed, type Sections } from '@/domain/useSections';
+import { cardFacts } from '@/domain/facts';
 
 type Props = {
   place: number;

@@ -5,14 +5,13 @@ import type { Answer, Ask, Ranked } from '@/api/client';
 import { spreadQuery } from '@/api/answerQueries';
 import type { Axis } from '@/grid/axis';
 import { countOf, sayCount, sayLeast } from '@/lib/count';
-import { type Day, days, fullDay, shortDay } from '@/lib/days';
-import { minuteOf } from '@/lib/time';
 import { isSame } from '@/lib/isSame';
-import { placed, type Sections } from '@/sketch/useSections';
+import type { Sections } from '@/domain/useSections';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { Select } from '@/ui/Select';
 import { ShapeCard } from './ShapeCard';
+import { anyFacts, suits } from './shapeFacts';
+import { ShapeFilters } from './ShapeFilters';
 import { useAllShapes, useShapes } from './useShapes';
 
 const cardWidth = 166;
@@ -32,16 +31,12 @@ type Props = {
   onClose: () => void;
 };
 
-type Facts = { off: readonly Day[]; after: string; before: string; idle: string; seats: string };
-
-const anything: Facts = { off: [], after: '', before: '', idle: '', seats: '' };
-
 /** All listed week shapes laid out, to be filtered by facts, or those that differ most. */
 export function Sheet(props: Props) {
   const { ask, listed, answer, inView, sections, axis, weekCount, onGo, onLookAlikes, onClose } = props;
-  const [facts, setFacts] = useState(anything);
+  const [facts, setFacts] = useState(anyFacts);
   const [isSpread, setSpread] = useState(false);
-  const isFiltered = !isSame(facts, anything);
+  const isFiltered = !isSame(facts, anyFacts);
   const looked = useAllShapes(ask, listed, isFiltered && !isSpread);
   const spread = useQuery({ ...spreadQuery(ask, mostDifferent), enabled: isSpread });
   const source = isSpread ? (spread.data ?? []) : looked.all;
@@ -71,55 +66,7 @@ export function Sheet(props: Props) {
     <Dialog open onOpenChange={onClose} title="All week shapes" wide>
       <div className="flex h-[min(74dvh,44rem)] flex-col">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair pb-2 text-12">
-          <div role="group" aria-label="Days off" className="flex items-center gap-1">
-            <span className="mr-0.5 text-mute">Off</span>
-            {days.slice(0, axis.days.length).map((day) => (
-              <button
-                key={day}
-                type="button"
-                aria-label={fullDay(day)}
-                aria-pressed={facts.off.includes(day)}
-                onClick={() =>
-                  setFacts({
-                    ...facts,
-                    off: facts.off.includes(day)
-                      ? facts.off.filter((one) => one !== day)
-                      : [...facts.off, day],
-                  })
-                }
-                className="rounded-[3px] border border-rule px-1.5 py-0.5 font-strong aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
-              >
-                {shortDay(day)}
-              </button>
-            ))}
-          </div>
-          <Pick
-            label="Starts at or after"
-            value={facts.after}
-            choices={hours(8, 13)}
-            onChange={(after) => setFacts({ ...facts, after })}
-          />
-          <Pick
-            label="Ends at or before"
-            value={facts.before}
-            choices={hours(13, 21)}
-            onChange={(before) => setFacts({ ...facts, before })}
-          />
-          <Pick
-            label="Idle a week at most"
-            value={facts.idle}
-            choices={[60, 120, 180, 240, 360, 480, 600].map((minutes) => ({
-              value: String(minutes),
-              label: `${minutes / 60} h`,
-            }))}
-            onChange={(idle) => setFacts({ ...facts, idle })}
-          />
-          <Pick
-            label="Seats to spare"
-            value={facts.seats}
-            choices={[1, 2, 3, 5, 10].map((seats) => ({ value: String(seats), label: `${seats} or more` }))}
-            onChange={(seats) => setFacts({ ...facts, seats })}
-          />
+          <ShapeFilters facts={facts} gridDays={axis.days} onChange={setFacts} />
           <Button aria-pressed={isSpread} onClick={() => setSpread(!isSpread)}>
             Most different
           </Button>
@@ -153,7 +100,7 @@ export function Sheet(props: Props) {
           {!isLoading && found?.length === 0 && (
             <div className="py-8 text-center text-mute">
               <p>No listed week shape has all of this.</p>
-              <Button look="quiet" onClick={() => setFacts(anything)}>
+              <Button look="quiet" onClick={() => setFacts(anyFacts)}>
                 Show them all again
               </Button>
             </div>
@@ -204,36 +151,4 @@ function sayShown(shown: number, of: number, listed: number, answer: Answer, isS
   return shown === of
     ? `${all} ${listed === 1 ? 'week shape' : 'week shapes'}`
     : `${countOf(shown, 'week shape')} of ${all}`;
-}
-
-/** Whether a timetable has the facts asked for. */
-function suits({ measures, sections: numbers }: Ranked, facts: Facts, sections: Sections): boolean {
-  const { earliestStart, latestEnd } = measures;
-  if (facts.after !== '' && (earliestStart === null || minuteOf(earliestStart) < Number(facts.after)))
-    return false;
-  if (facts.before !== '' && (latestEnd === null || minuteOf(latestEnd) > Number(facts.before))) return false;
-  if (facts.idle !== '' && measures.idleMinutes > Number(facts.idle)) return false;
-  if (facts.seats !== '' && measures.seatsToSpare < Number(facts.seats)) return false;
-  if (facts.off.length === 0) return true;
-  return placed(sections, numbers).every(({ section }) =>
-    section.meetings.every((meeting) => !(facts.off as readonly string[]).includes(meeting.day)),
-  );
-}
-
-function hours(from: number, to: number) {
-  return Array.from({ length: to - from }, (_, i) => ({
-    value: String((from + i) * 60),
-    label: `${from + i}:00`,
-  }));
-}
-
-type PickProps = {
-  label: string;
-  value: string;
-  choices: readonly { value: string; label: string }[];
-  onChange: (value: string) => void;
-};
-
-function Pick({ choices, ...rest }: PickProps) {
-  return <Select {...rest} choices={[{ value: '', label: 'any' }, ...choices]} />;
 }

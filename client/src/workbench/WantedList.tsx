@@ -1,7 +1,7 @@
 import type { Answer, Ask } from '@/api/client';
 import type { Colour } from '@/grid/classes';
-import { eitherOrOf } from '@/sketch/edits';
-import type { Sections } from '@/sketch/useSections';
+import { eitherOrOf } from '@/domain/edits';
+import type { Sections } from '@/domain/useSections';
 import type { Details } from './useDetails';
 import { WantedRow } from './WantedRow';
 

@@ -11,7 +11,7 @@ import {
   roles,
   sayRole,
   setRole,
-} from '@/sketch/edits';
+} from '@/domain/edits';
 import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
 
 type Props = { wanted: WantedCourse; ask: Ask; change: (edit: (ask: Ask) => Ask) => void };

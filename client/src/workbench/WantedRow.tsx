@@ -3,7 +3,7 @@ import { type DragEvent, type KeyboardEvent, memo, useState } from 'react';
 import type { Ask, Course, WantedCourse } from '@/api/client';
 import { type Colour, colourOf, markOf } from '@/grid/classes';
 import { sayCount } from '@/lib/count';
-import { sayCredits } from '@/sketch/credits';
+import { sayCredits } from '@/domain/credits';
 import {
   chooseBetween,
   eitherOrOf,
@@ -13,9 +13,9 @@ import {
   type Role,
   setRole,
   setTake,
-} from '@/sketch/edits';
-import { sayLimits } from '@/sketch/limits';
-import { useCampusNames } from '@/sketch/useCampusNames';
+} from '@/domain/edits';
+import { sayLimits } from '@/domain/limits';
+import { useCampusNames } from '@/domain/useCampusNames';
 import { CourseSections } from './CourseSections';
 import { Take } from './Take';
 import type { Details } from './useDetails';

@@ -1,7 +1,7 @@
 import type { Ask } from '@/api/client';
-import { dayLimits, labelOf, startOf } from '@/sketch/dayLimits';
-import { setCampus, setLimits } from '@/sketch/edits';
-import type { SingleRule } from '@/sketch/rules';
+import { dayLimits, labelOf, startOf } from '@/domain/dayLimits';
+import { setCampus, setLimits } from '@/domain/edits';
+import type { SingleRule } from '@/domain/rules';
 
 /** Rules that can be added, each with what it says at first. */
 export const addableRules: { kind: SingleRule; label: string; start: (ask: Ask, campus: string) => Ask }[] = [

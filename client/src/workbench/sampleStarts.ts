@@ -1,6 +1,6 @@
 import type { Ask, TimeBlock } from '@/api/client';
 import { newBlock } from '@/grid/blocks';
-import { addCourse, type Role, replaceBlock, setLimits } from '@/sketch/edits';
+import { addCourse, type Role, replaceBlock, setLimits } from '@/domain/edits';
 
 /** A sketch to begin with, out of the sample world. */
 export type SampleStart = { name: string; courses: string; start: (ask: Ask) => Ask };

@@ -1,4 +1,4 @@
-import { type Weights, weightsOf } from '@/sketch/measures';
+import { type Weights, weightsOf } from '@/domain/measures';
 
 const nothing = weightsOf({ soft: 50, breaksMissed: 50, wanted: 100 });
 

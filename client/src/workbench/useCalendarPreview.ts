@@ -3,7 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import type { Ask, Term, TimeBlock } from '@/api/client';
 import { calendarHoursQuery } from '@/api/queries';
 import type { OfferedBlock } from '@/grid/OfferedBlocks';
-import { replaceBlock } from '@/sketch/edits';
+import { replaceBlock } from '@/domain/edits';
 
 const none: ReadonlyMap<number, boolean> = new Map();
 

@@ -1,5 +1,6 @@
 import type { Ask } from '@/api/client';
 import type { GridClass } from '@/grid/classes';
+import { letterKeys } from '@/lib/letterKeys';
 import {
   keepInstead,
   leaveEitherOr,
@@ -8,13 +9,20 @@ import {
   roles,
   setRole,
   setWeights,
-} from '@/sketch/edits';
-import type { Edits } from '@/sketch/useSketchEdits';
-import type { Walk } from '@/sketch/useWalk';
+} from '@/domain/edits';
+import type { Edits } from '@/domain/useSketchEdits';
+import type { Walk } from '@/domain/useWalk';
 import { addableRules } from './addableRules';
 import { startingPoints } from './startingPoints';
+import type { GridState } from './useGridState';
 import type { Action } from './useShortcuts';
 import type { ShortlistDesk } from './useShortlist';
+
+/** A key of one character, as it is listened for and as the help shows it. */
+function letter(name: keyof typeof letterKeys.workbench): Pick<Action, 'keys' | 'on'> {
+  const key = letterKeys.workbench[name];
+  return { keys: key.toUpperCase(), on: [key] };
+}
 
 type Options = {
   ask: Ask;
@@ -26,13 +34,8 @@ type Options = {
   edits: Edits;
   pointed: GridClass | null;
   goToCourses: () => void;
-  byHand: boolean;
-  setByHand: (byHand: boolean) => void;
-  week: number | null;
-  setWeek: (week: number | null) => void;
+  gridState: GridState;
   weekCount: number;
-  drawing: string;
-  setDrawing: (strength: string) => void;
   show: (what: 'keys' | 'palette' | 'sheet' | 'alikes') => void;
   newBlock: () => void;
   shortlist: ShortlistDesk;
@@ -40,11 +43,12 @@ type Options = {
 
 /** Everything that can be done on the Workbench, for the keys and for the palette. */
 export function useDeskActions(options: Options): Action[] {
-  const { walk, edits, pointed, byHand, week, weekCount, drawing, show } = options;
+  const { walk, edits, pointed, weekCount, show } = options;
+  const { week, setWeek, byHand, setByHand, drawing, setDrawing } = options.gridState;
   const alikes = Number(walk.inView?.alike ?? 1);
   const stepWeek = (by: 1 | -1) => {
     const next = (week ?? (by === 1 ? 0 : weekCount + 1)) + by;
-    options.setWeek(next < 1 || next > weekCount ? null : next);
+    setWeek(next < 1 || next > weekCount ? null : next);
   };
   const stepAlike = (by: 1 | -1) => {
     const next = walk.alike + by;
@@ -84,7 +88,7 @@ export function useDeskActions(options: Options): Action[] {
     run: () => edits.change((now) => setWeights(now, weights)),
   }));
   return [
-    { name: 'Find a course to add', keys: '/', on: ['/'], run: options.goToCourses },
+    { name: 'Find a course to add', ...letter('findCourse'), run: options.goToCourses },
     { name: 'Next week shape', keys: '→', on: ['ArrowRight'], run: () => walk.step(1), isKeyOnly: true },
     { name: 'Better week shape', keys: '←', on: ['ArrowLeft'], run: () => walk.step(-1), isKeyOnly: true },
     { name: 'Best week shape', keys: 'Home', on: ['Home'], run: () => walk.go(0) },
@@ -92,7 +96,7 @@ export function useDeskActions(options: Options): Action[] {
     {
       name: 'Go to a week shape by its number',
       keys: 'G, or a number',
-      on: ['g', '1', '2', '3', '4', '5', '6', '7', '8', '9'],
+      on: [letterKeys.workbench.goToShape, '1', '2', '3', '4', '5', '6', '7', '8', '9'],
       run: () => document.getElementById('jump')?.focus(),
       isTyped: true,
     },
@@ -110,48 +114,43 @@ export function useDeskActions(options: Options): Action[] {
       run: () => stepAlike(-1),
       isKeyOnly: true,
     },
-    { name: 'Keep the class in focus', keys: 'K', on: ['k'], run: () => mark('keep'), isKeyOnly: true },
+    { name: 'Keep the class in focus', ...letter('keep'), run: () => mark('keep'), isKeyOnly: true },
     {
       name: 'Rule out the class in focus',
-      keys: 'X',
-      on: ['x'],
+      ...letter('ruleOut'),
       run: () => mark('ruleOut'),
       isKeyOnly: true,
     },
     {
       name: 'Put the timetable in view on the shortlist',
-      keys: 'S',
-      on: ['s'],
+      ...letter('putBy'),
       run: options.shortlist.putBy,
     },
     {
       name: 'Add the timetable in view to the line-up',
-      keys: 'L',
-      on: ['l'],
+      ...letter('putInLineUp'),
       run: options.shortlist.putInLineUp,
     },
     { name: 'Show the shortlist', keys: 'Shift + S', on: ['shift+s'], run: options.shortlist.open },
     { name: 'Undo', keys: 'Ctrl + Z', run: edits.undo },
     { name: 'Redo', keys: 'Ctrl + Shift + Z', run: edits.redo },
-    { name: 'Show all week shapes', keys: 'A', on: ['a'], run: () => show('sheet') },
+    { name: 'Show all week shapes', ...letter('showAllShapes'), run: () => show('sheet') },
     { name: 'What tells look-alikes apart', run: () => show('alikes') },
-    { name: 'Take hours out', keys: 'B', on: ['b'], run: options.newBlock },
+    { name: 'Take hours out', ...letter('takeHoursOut'), run: options.newBlock },
     {
       name: drawing === 'cannot' ? 'Draw rather-not hours from now on' : 'Draw can’t hours from now on',
-      keys: 'D',
-      on: ['d'],
-      run: () => options.setDrawing(drawing === 'cannot' ? 'ratherNot' : 'cannot'),
+      ...letter('switchStrength'),
+      run: () => setDrawing(drawing === 'cannot' ? 'ratherNot' : 'cannot'),
     },
     {
       name: byHand ? 'Show whole timetables again' : 'Build the week by hand',
-      keys: 'H',
-      on: ['h'],
-      run: () => options.setByHand(!byHand),
+      ...letter('buildByHand'),
+      run: () => setByHand(!byHand),
     },
-    { name: 'Next week of the term', keys: ']', on: [']'], run: () => stepWeek(1) },
-    { name: 'Week of the term before', keys: '[', on: ['['], run: () => stepWeek(-1) },
-    { name: 'All weeks at once', run: () => options.setWeek(null) },
-    { name: 'Print the timetable in view', keys: 'P', on: ['p'], run: () => window.print() },
+    { name: 'Next week of the term', ...letter('nextWeek'), run: () => stepWeek(1) },
+    { name: 'Week of the term before', ...letter('weekBefore'), run: () => stepWeek(-1) },
+    { name: 'All weeks at once', run: () => setWeek(null) },
+    { name: 'Print the timetable in view', ...letter('print'), run: () => window.print() },
     {
       name: 'All that can be done',
       keys: 'Ctrl + K',
@@ -159,7 +158,7 @@ export function useDeskActions(options: Options): Action[] {
       run: () => show('palette'),
       isKeyOnly: true,
     },
-    { name: 'Show the keys', keys: '?', on: ['?'], run: () => show('keys') },
+    { name: 'Show the keys', ...letter('showKeys'), run: () => show('keys') },
     { name: 'Sketches: new, copy, rename, compare, delete', run: options.goToSketches },
     ...ofCourses,
     ...ofRules,

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { NearestWeek } from '@/api/client';
 import { nearestWeekQuery } from '@/api/answerQueries';
-import type { Walk } from '@/sketch/useWalk';
+import type { Walk } from '@/domain/useWalk';
 
 /** Where nothing is possible, the week that comes nearest; null where it is not known, or sections that are kept conflict. */
 export function useNearestWeek(walk: Walk, byHand: boolean): NearestWeek | null {

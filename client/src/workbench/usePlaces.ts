@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { Ask } from '@/api/client';
 import { standingsQuery } from '@/api/answerQueries';
 import type { GridClass } from '@/grid/classes';
-import { withoutKeeps } from '@/sketch/edits';
+import { withoutKeeps } from '@/domain/edits';
 
 /**
  * In how many timetables each section of a class's component would stand if it were moved there: a class that is kept

@@ -1,6 +1,6 @@
-import { useEffect, useRef } from 'react';
 import { takesKeys } from '@/lib/keys';
 import { areSingleKeysOn } from '@/lib/singleKeys';
+import { useKeyDown } from '@/lib/useKeyDown';
 
 /** What can be done on the Workbench: by a key, from the palette, or both. */
 export type Action = {
@@ -30,24 +30,16 @@ export const localKeys: readonly { keys: string; does: string }[] = [
 
 /** Listens on the whole page. Text fields, menus and dialogs keep their keys to themselves. */
 export function useShortcuts(actions: readonly Action[]): void {
-  const latest = useRef(actions);
-  useEffect(() => {
-    latest.current = actions;
+  useKeyDown((event) => {
+    if (inDialog(event.target)) return;
+    const pressed = nameOf(event);
+    if (takesKeys(event.target) && pressed !== 'ctrl+k') return;
+    if (event.key.length === 1 && !pressed.startsWith('ctrl+') && !areSingleKeysOn()) return;
+    const action = actions.find((one) => one.on?.includes(pressed));
+    if (!action) return;
+    if (!action.isTyped || event.key.length > 1 || !/\d/.test(event.key)) event.preventDefault();
+    action.run();
   });
-  useEffect(() => {
-    const down = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || event.altKey || inDialog(event.target)) return;
-      const pressed = nameOf(event);
-      if (takesKeys(event.target) && pressed !== 'ctrl+k') return;
-      if (event.key.length === 1 && !pressed.startsWith('ctrl+') && !areSingleKeysOn()) return;
-      const action = latest.current.find((one) => one.on?.includes(pressed));
-      if (!action) return;
-      if (!action.isTyped || event.key.length > 1 || !/\d/.test(event.key)) event.preventDefault();
-      action.run();
-    };
-    window.addEventListener('keydown', down);
-    return () => window.removeEventListener('keydown', down);
-  }, []);
 }
 
 function inDialog(target: EventTarget | null): boolean {

@@ -4,13 +4,13 @@ import { call, http, type PutBy, type Sketch } from '@/api/client';
 import { placeQuery } from '@/api/putByQueries';
 import { sketchesQuery } from '@/api/queries';
 import { newId } from '@/lib/newId';
-import { lanesOf, lineUp } from '@/sketch/picks';
-import { findPutBy, mostShortlisted, putBy, seenOf } from '@/sketch/shortlist';
-import type { Edits } from '@/sketch/useSketchEdits';
-import { usePicks } from '@/sketch/usePicks';
-import { withCurrent } from '@/sketch/useTermVisit';
-import { placed, type Sections } from '@/sketch/useSections';
-import type { Walk } from '@/sketch/useWalk';
+import { lanesOf, lineUp } from '@/domain/picks';
+import { findPutBy, mostShortlisted, putBy, seenOf } from '@/domain/shortlist';
+import type { Edits } from '@/domain/useSketchEdits';
+import { usePicks } from '@/domain/usePicks';
+import { withCurrent } from '@/domain/useTermVisit';
+import { placed, type Sections } from '@/domain/useSections';
+import type { Walk } from '@/domain/useWalk';
 
 type Options = { sketch: Sketch; walk: Walk; sections: Sections; edits: Edits; onOpen: () => void };
 

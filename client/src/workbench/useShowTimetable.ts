@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { isTexts } from '@/lib/browserStore';
-import type { Walk } from '@/sketch/useWalk';
+import type { Walk } from '@/domain/useWalk';
 
 /** Goes to the timetable with which another place sent the student here, once the answer is there. */
 export function useShowTimetable(walk: Walk, show: (numbers: readonly string[]) => Promise<boolean>): void {

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useRested } from '@/lib/useRested';
-import { factsOf } from '@/sketch/facts';
-import type { Walk } from '@/sketch/useWalk';
+import { factsOf } from '@/domain/facts';
+import type { Walk } from '@/domain/useWalk';
 
 /** How long one stays at a week shape until it is told: a key that is held walks on, and says nothing. */
 const restMs = 400;

@@ -208,10 +208,7 @@ public sealed class Problem
     internal long WordsOfLevel(int level) => (long)Levels[level].Options.Count * RowWords(level);
 
     private static AskTooLargeException TooManyBundles(CoursePlay[] courses) =>
-        new(
-            $"{courses.Sum(course => course.Bundles.Count)} bundles are too many to answer together. "
-                + "Set a course aside, or keep some sections."
-        );
+        new(AskExcess.Bundles, courses.Sum(course => course.Bundles.Count));
 
     private static bool MayBeLeftOut(Ask ask, WantedCourse wanted) =>
         wanted.Role != CourseRole.Must || EitherOrRule.Of(ask, wanted) is not null;

@@ -72,8 +72,9 @@ internal sealed class BundleFinder(
         {
             if (found.Count == MostBundles)
                 throw new AskTooLargeException(
-                    $"{offered.Course.Id} has more than {MostBundles} bundles. "
-                        + "Keep a section of it, or rule some out."
+                    AskExcess.BundlesOfCourse,
+                    most: MostBundles,
+                    course: offered.Course.Id.Value
                 );
             found.Add(new(new Bundle(offered, [.. chosen]), against));
             return;

@@ -22,7 +22,7 @@ internal static class CourseEndpoints
     {
         var index = catalogue.GetIndex(term);
         if (query is { Length: > LongestQuery })
-            throw Refusals.Field("query", $"{query.Length} characters", $"{LongestQuery} at most");
+            throw Refusals.Field("query", FieldWords.Characters(query.Length), FieldWords.AtMost(LongestQuery));
         var found = string.IsNullOrWhiteSpace(query) ? [] : index.Find(query);
         return new([.. found.Take(MostSuggestions).Select(CourseBriefRecord.Of)], found.Count);
     }

@@ -54,7 +54,7 @@ internal sealed class CurrentCatalogue : IDisposable
 
     /// <exception cref="AskRefusedException">The ask is of a term that the catalogue does not have.</exception>
     public CatalogueSnapshot SnapshotOf(Ask ask) =>
-        Find(ask.Term) ?? throw new AskRefusedException("term", $"{ask.Term} is not a term of the catalogue.");
+        Find(ask.Term) ?? throw new AskRefusedException("term", AskFault.NoSuchTerm, ask.Term.Value);
 
     private CourseIndex? IndexOf(TermId term) => current.ByTerm.GetValueOrDefault(term);
 

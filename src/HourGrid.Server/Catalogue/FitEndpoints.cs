@@ -5,6 +5,7 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Work;
+using HourGrid.Formats.Wording;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Requests;
 using HourGrid.Server.Wording;
@@ -55,7 +56,7 @@ internal static class FitEndpoints
         }
         catch (AskTooLargeException problem)
         {
-            return new(course.Value, "0", false, problem.Message);
+            return new(course.Value, "0", false, AskWords.Of(problem));
         }
     }
 
@@ -88,7 +89,7 @@ internal static class FitEndpoints
     }
 
     private static OfferedCourse Require(CatalogueSnapshot snapshot, CourseId course, string path) =>
-        snapshot.Find(course) ?? throw new AskRefusedException(path, $"{course} is not in the catalogue.");
+        snapshot.Find(course) ?? throw new AskRefusedException(path, AskFault.NoSuchCourse, course.Value);
 }
 
 /// <param name="Ask">What the sketch asks.</param>

@@ -3,6 +3,7 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Formats.Json;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 
@@ -46,9 +47,9 @@ internal sealed class NarrowingQuery(IQueryCollection query)
     {
         var values = query[name];
         if (values.Count > MostValues)
-            Refuse(name, $"{values.Count} values", $"{MostValues} at most");
+            Refuse(name, FieldWords.Values(values.Count), FieldWords.AtMost(MostValues));
         if (values.FirstOrDefault(value => value is not { Length: > 0 and <= LongestValue }) is { } wrong)
-            Refuse(name, $"a value of {wrong.Length} characters", $"1 to {LongestValue}");
+            Refuse(name, FieldWords.Characters(wrong.Length), FieldWords.Range(1, LongestValue));
         return [.. values.OfType<string>()];
     }
 
@@ -60,7 +61,7 @@ internal sealed class NarrowingQuery(IQueryCollection query)
             if (words.TryRead(text, out var value))
                 read.Add(value);
             else
-                Refuse(name, $"\"{text}\"", $"one of {words.Listed}");
+                Refuse(name, $"\"{text}\"", FieldWords.OneOf(words.Listed));
         return read;
     }
 
@@ -76,7 +77,7 @@ internal sealed class NarrowingQuery(IQueryCollection query)
             && min.Hundredths <= max.Hundredths
         )
             return new(min, max);
-        Refuse(name, $"\"{text}\"", "a range of credits such as 3-4");
+        Refuse(name, $"\"{text}\"", FieldWords.CreditRange);
         return null;
     }
 
@@ -99,7 +100,7 @@ internal sealed class NarrowingQuery(IQueryCollection query)
             && start < end
         )
             return new(start, end);
-        Refuse(name, $"\"{text}\"", "hours such as 09:00-18:00");
+        Refuse(name, $"\"{text}\"", FieldWords.HourRange);
         return null;
     }
 

@@ -37,13 +37,13 @@ internal static class SearchEndpoints
         var index = catalogue.GetIndex(term);
         var query = q ?? "";
         if (query.Length > LongestQuery)
-            throw Refusals.Field("q", $"{query.Length} characters", $"{LongestQuery} at most");
+            throw Refusals.Field("q", FieldWords.Characters(query.Length), FieldWords.AtMost(LongestQuery));
         if (first is < 0)
-            throw Refusals.Field("first", $"{first}", "0 or more");
+            throw Refusals.Field("first", $"{first}", FieldWords.NotNegative);
         if (count is < 1 or > LargestPage)
-            throw Refusals.Field("count", $"{count}", $"1 to {LargestPage}");
+            throw Refusals.Field("count", $"{count}", FieldWords.Range(1, LargestPage));
         if (!Orders.TryGetValue(sort ?? "match", out var order))
-            throw Refusals.Field("sort", $"\"{sort}\"", $"one of {string.Join(", ", Orders.Keys)}");
+            throw Refusals.Field("sort", $"\"{sort}\"", FieldWords.OneOf(string.Join(", ", Orders.Keys)));
         var narrowing = NarrowingQuery.Read(request.Query);
         var found = CourseSearch.Of(index, query, narrowing);
         return (

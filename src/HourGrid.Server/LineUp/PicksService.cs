@@ -64,7 +64,7 @@ internal sealed class PicksService(
 
     /// <inheritdoc/>
     protected override RefusedException Stale(PicksRecord newer) =>
-        Refusals.Stale(new StalePicksProblem { Picks = newer }, "The line-up or the choice was");
+        Refusals.StalePicks(new StalePicksProblem { Picks = newer });
 
     /// <summary>The student's row, or a first one that is written with the first change.</summary>
     private async Task<PicksRow> FindAsync(TermId term, CancellationToken cancellation)

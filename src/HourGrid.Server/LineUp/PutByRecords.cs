@@ -5,6 +5,7 @@ using HourGrid.Core.Measures;
 using HourGrid.Core.PutBy;
 using HourGrid.Core.Timetables;
 using HourGrid.Formats.Json;
+using HourGrid.Server.Wording;
 using HourGrid.Server.Workbench;
 
 namespace HourGrid.Server.LineUp;

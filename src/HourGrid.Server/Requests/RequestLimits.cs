@@ -78,8 +78,10 @@ internal static class RequestLimits
         {
             null => "",
             { IsIPv4MappedToIPv6: true } mapped => $"{mapped.MapToIPv4()}",
-            { AddressFamily: AddressFamily.InterNetworkV6 } address =>
-                $"{new IPAddress([.. address.GetAddressBytes()[..8], .. new byte[8]])}",
+            { AddressFamily: AddressFamily.InterNetworkV6 } address => new IPAddress([
+                .. address.GetAddressBytes()[..8],
+                .. new byte[8],
+            ]).ToString(),
             { } address => $"{address}",
         };
 

@@ -52,7 +52,7 @@ internal static class PictureEndpoints
                     : throw Refusals.Field(
                         $"colours.{course.Key}",
                         $"{course.Value}",
-                        $"a whole number, 1 to {WeekPicture.CourseColours}"
+                        FieldWords.Whole(1, WeekPicture.CourseColours)
                     )
         );
 }

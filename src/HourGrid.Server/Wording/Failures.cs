@@ -1,5 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Formats.Json;
+using HourGrid.Formats.Wording;
 using HourGrid.Server.Requests;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
@@ -47,14 +48,14 @@ internal static class Failures
             {
                 Status = StatusCodes.Status422UnprocessableEntity,
                 Title = "This cannot be answered.",
-                Detail = refused.Message,
+                Detail = AskWords.Of(refused),
                 Extensions = { ["path"] = refused.Path },
             },
             AskTooLargeException tooLarge => new()
             {
                 Status = StatusCodes.Status422UnprocessableEntity,
                 Title = "This is too large to answer.",
-                Detail = tooLarge.Message,
+                Detail = AskWords.Of(tooLarge),
             },
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new()
             {

@@ -10,6 +10,22 @@ namespace HourGrid.Server.Wording;
 /// <summary>What a field of a request holds and what it should, in words.</summary>
 internal static class FieldWords
 {
+    public const string NotNegative = "0 or more";
+    public const string CreditRange = "a range of credits such as 3-4";
+    public const string HourRange = "hours such as 09:00-18:00";
+
+    public static string Characters(int count) => $"{count} characters";
+
+    public static string Values(int count) => $"{count} values";
+
+    public static string AtMost(int most) => $"{most} at most";
+
+    public static string Range(int least, int most) => $"{least} to {most}";
+
+    public static string Whole(int least, int most) => $"a whole number, {Range(least, most)}";
+
+    public static string OneOf(string words) => $"one of {words}";
+
     public static string Found(JsonElement? field) =>
         field is { ValueKind: not JsonValueKind.Null } value ? FormatProblem.Show(value.GetRawText()) : "nothing";
 

@@ -57,13 +57,19 @@ internal static class Refusals
     public static RefusedException ManyWaiting(int most, TimeSpan wait) =>
         Later($"You have {most} requests waiting already.", wait);
 
-    /// <summary>A change to an older version.</summary>
-    /// <param name="newer">Brings what there is now.</param>
-    /// <param name="what">What was changed, as the sentence begins.</param>
-    public static RefusedException Stale(ProblemDetails newer, string what)
+    /// <summary>A change to an older version of a sketch.</summary>
+    /// <param name="newer">Brings the newer one.</param>
+    public static RefusedException StaleSketch(ProblemDetails newer) =>
+        Stale(newer, "The sketch was changed elsewhere.");
+
+    /// <summary>The same of what is picked for a term.</summary>
+    public static RefusedException StalePicks(ProblemDetails newer) =>
+        Stale(newer, "The line-up or the choice was changed elsewhere.");
+
+    private static RefusedException Stale(ProblemDetails newer, string title)
     {
         newer.Status = StatusCodes.Status409Conflict;
-        newer.Title = $"{what} changed elsewhere.";
+        newer.Title = title;
         newer.Detail = "Nothing was saved. What there is now comes with this answer.";
         return new(newer);
     }

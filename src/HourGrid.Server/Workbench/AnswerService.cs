@@ -317,9 +317,7 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
             // What waited for others did not work for as long as it took.
             if (Stopwatch.GetElapsedTime(began, Worker.Clock) < LongestAnswer * 0.8)
                 throw Refusals.MuchToCompute(FairQueue.RetryAfter);
-            throw new AskTooLargeException(
-                "There are too many possibilities to answer in time. Set a course aside, or take out more hours."
-            );
+            throw new AskTooLargeException(AskExcess.Time);
         }
     }
 

@@ -1,6 +1,7 @@
 using HourGrid.Core.Asking;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Requests;
+using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Workbench;
 
@@ -17,7 +18,7 @@ internal sealed class SketchAnswers(AnswerService answers, StudentQueue queue)
         }
         catch (Exception problem) when (problem is AskTooLargeException or AskRefusedException or RefusedException)
         {
-            return new(sketch, null, problem.Message);
+            return new(sketch, null, (problem as RefusedException ?? Failures.Of(problem))!.Message);
         }
     }
 }

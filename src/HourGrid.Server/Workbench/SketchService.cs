@@ -89,7 +89,7 @@ internal sealed class SketchService(HourGridContext database, SketchRows rows, S
 
     /// <inheritdoc/>
     protected override RefusedException Stale(SketchState newer) =>
-        Refusals.Stale(new StaleSketchProblem { Sketch = newer.Record }, "The sketch was");
+        Refusals.StaleSketch(new StaleSketchProblem { Sketch = newer.Record });
 }
 
 /// <summary>A sketch as it is now.</summary>

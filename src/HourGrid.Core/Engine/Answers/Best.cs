@@ -55,9 +55,7 @@ public static class Best
         ArgumentOutOfRangeException.ThrowIfNegative(count);
         ArgumentOutOfRangeException.ThrowIfNegative(offset);
         if (count > Most || offset > Most - count)
-            throw new AskTooLargeException(
-                $"No more than the best {Most} are ranked; {offset} + {count} were wanted."
-            );
+            throw new AskTooLargeException(AskExcess.Ranked, (int)Math.Min(int.MaxValue, (long)offset + count), Most);
         var limit = new WorkLimit(budget, cancellation);
         var found = Search(problem, offset + count, byShape, limit);
         var places = Enumerable.Range(offset, Math.Max(0, found.Best.Length - offset)).ToArray();

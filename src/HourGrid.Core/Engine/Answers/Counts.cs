@@ -84,9 +84,7 @@ public static class Counts
         }
         catch (OverflowException)
         {
-            throw new AskTooLargeException(
-                "There are more possibilities than a number of 38 digits holds. Set some courses aside."
-            );
+            throw new AskTooLargeException(AskExcess.Timetables);
         }
     }
 }

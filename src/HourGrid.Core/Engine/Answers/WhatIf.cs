@@ -54,7 +54,7 @@ public static class WhatIf
     {
         var course =
             snapshot.Courses.FirstOrDefault(offered => offered.Sections.Any(one => one.Number == section))
-            ?? throw new AskRefusedException("section", $"{section} is not a section of this term.");
+            ?? throw new AskRefusedException("section", AskFault.NoSuchSection, section.Value);
         var wanted = ask.Wanted.FirstOrDefault(one => one.Course == course.Course.Id);
         var kept = (wanted ?? new WantedCourse { Course = course.Course.Id }) with
         {

@@ -10,7 +10,7 @@ internal static class AnswerableAsk
     public static void Check(CatalogueSnapshot snapshot, Ask ask)
     {
         if (ask.Term != snapshot.Term.Id)
-            throw new AskRefusedException("term", $"found {ask.Term}; this catalogue is of {snapshot.Term.Id}.");
+            throw new AskRefusedException("term", AskFault.OtherTerm, ask.Term.Value, snapshot.Term.Id.Value);
         for (var i = 0; i < ask.Wanted.Count; i++)
             CheckWanted(snapshot, ask.Wanted[i], $"wanted[{i}]");
         for (var i = 0; i < ask.EitherOr.Count; i++)
@@ -18,19 +18,18 @@ internal static class AnswerableAsk
             if (ask.Wanted.All(wanted => wanted.Course != ask.EitherOr[i].Courses[j]))
                 throw new AskRefusedException(
                     $"eitherOr[{i}].courses[{j}]",
-                    $"{ask.EitherOr[i].Courses[j]} is not a wanted course."
+                    AskFault.NotWanted,
+                    ask.EitherOr[i].Courses[j].Value
                 );
         var inPlay = ask.Wanted.Count(wanted => CourseRule.IsInPlay(ask, wanted));
         if (inPlay > Problem.MaxCoursesInPlay)
-            throw new AskTooLargeException(
-                $"{inPlay} courses are in play; {Problem.MaxCoursesInPlay} can be answered together. Set some aside."
-            );
+            throw new AskTooLargeException(AskExcess.CoursesInPlay, inPlay, Problem.MaxCoursesInPlay);
     }
 
     private static void CheckWanted(CatalogueSnapshot snapshot, WantedCourse wanted, string path)
     {
         if (snapshot.Find(wanted.Course) is not { } offered)
-            throw new AskRefusedException($"{path}.course", $"{wanted.Course} is not in the catalogue.");
+            throw new AskRefusedException($"{path}.course", AskFault.NoSuchCourse, wanted.Course.Value);
         CheckNumbers(snapshot, offered, wanted.Keep, $"{path}.keep");
         CheckNumbers(snapshot, offered, wanted.RuleOut, $"{path}.ruleOut");
     }
@@ -46,7 +45,9 @@ internal static class AnswerableAsk
             if (snapshot.CourseOf(numbers[i]) != offered)
                 throw new AskRefusedException(
                     $"{path}[{i}]",
-                    $"{numbers[i]} is not a section of {offered.Course.Id} in this term."
+                    AskFault.NotOfCourse,
+                    numbers[i].Value,
+                    offered.Course.Id.Value
                 );
     }
 }

@@ -1,18 +1,19 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Comparing;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 
-namespace HourGrid.Core.Comparing;
+namespace HourGrid.Server.Wording;
 
 /// <summary>One side of a comparison.</summary>
 /// <param name="Name">What it is called, as in A.</param>
 /// <param name="Timetable">The timetable.</param>
 /// <param name="Measures">What it is like.</param>
-public sealed record Compared(string Name, Timetable Timetable, WeekMeasures Measures);
+internal sealed record Compared(string Name, Timetable Timetable, WeekMeasures Measures);
 
 /// <summary>Says in one plain sentence in what two timetables differ, and what that makes of the week.</summary>
 /// <param name="campuses">The campuses, for their names.</param>
-public sealed class DifferenceSentence(IReadOnlyList<Campus> campuses)
+internal sealed class DifferenceSentence(IReadOnlyList<Campus> campuses)
 {
     /// <summary>Courses that are told one by one; of more the number is said.</summary>
     private const int MostTold = 3;

@@ -1,6 +1,6 @@
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Comparing;
+namespace HourGrid.Server.Wording;
 
 /// <summary>Says in what two sections differ: hours first, then weeks and campus, and only then what no grid shows.</summary>
 /// <param name="campuses">The campuses, for their names.</param>
@@ -48,7 +48,10 @@ internal sealed class SectionAlternatives(IReadOnlyList<Campus> campuses)
         [
             .. section
                 .Meetings.GroupBy(meeting => meeting.Time)
-                .Select(its => new Line(Saying.Days([.. its.Select(meeting => meeting.Day).Distinct()]), its.Key)),
+                .Select(sameHours => new Line(
+                    Saying.Days([.. sameHours.Select(meeting => meeting.Day).Distinct()]),
+                    sameHours.Key
+                )),
         ];
 
     private static WeekSet WeeksOf(OfferedSection section) =>

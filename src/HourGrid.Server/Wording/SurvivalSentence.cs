@@ -1,9 +1,9 @@
 using HourGrid.Core.Engine.Answers;
 
-namespace HourGrid.Core.Comparing;
+namespace HourGrid.Server.Wording;
 
 /// <summary>Sums up how a timetable survives its sections filling up.</summary>
-public static class SurvivalSentence
+internal static class SurvivalSentence
 {
     /// <summary>
     /// As in <c>6 of 7 sections have a straight swap; GLZ 140 lab L02 has 1 seat and none.</c> The first without one is

@@ -1,6 +1,6 @@
 using HourGrid.Core.Measures;
 
-namespace HourGrid.Core.Comparing;
+namespace HourGrid.Server.Wording;
 
 /// <summary>Says what the second of two weeks is, held against the first.</summary>
 internal static class WeekDifference

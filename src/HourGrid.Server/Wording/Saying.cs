@@ -1,7 +1,7 @@
 using System.Globalization;
 using HourGrid.Core.Catalogue;
 
-namespace HourGrid.Core.Comparing;
+namespace HourGrid.Server.Wording;
 
 /// <summary>Times, lengths and lists as they are said on the screen.</summary>
 internal static class Saying

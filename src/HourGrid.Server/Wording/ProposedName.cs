@@ -2,10 +2,10 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Measures;
 using HourGrid.Core.Timetables;
 
-namespace HourGrid.Core.Comparing;
+namespace HourGrid.Server.Wording;
 
 /// <summary>Proposes a name for a timetable from what few others have: <c>no Fridays, done by 15:00</c>.</summary>
-public static class ProposedName
+internal static class ProposedName
 {
     /// <summary>So many facts make a name.</summary>
     private const int Facts = 2;
@@ -75,7 +75,10 @@ public static class ProposedName
             (_, other) => other[IdleMinutes.Measure] <= measures[IdleMinutes.Measure]
         );
         if (CampusesOf(one) is [var only] && campuses.FirstOrDefault(campus => campus.Id == only) is { } campus)
-            yield return new($"all at {campus.Name}", (other, _) => CampusesOf(other) is [var its] && its == only);
+            yield return new(
+                $"all at {campus.Name}",
+                (other, _) => CampusesOf(other) is [var campusOfOther] && campusOfOther == only
+            );
         else if (measures[CampusMoves.Measure] == 0)
             yield return new("no campus moves", (_, other) => other[CampusMoves.Measure] == 0);
         yield return new(
