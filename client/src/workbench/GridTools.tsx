@@ -3,14 +3,14 @@ import type { Ranked, Sketch } from '@/api/client';
 import { ExportMenu } from '@/domain/ExportMenu';
 import type { Sections } from '@/domain/useSections';
 import { MenuItem } from '@/ui/Menu';
-import type { ShortlistDesk } from './useShortlist';
+import type { ShortlistActions } from './useShortlist';
 
 type Props = {
   sketch: Sketch;
   inView: Ranked | null;
   byHand: boolean;
   onByHand: (byHand: boolean) => void;
-  shortlist: ShortlistDesk;
+  shortlist: ShortlistActions;
   sections: Sections;
 };
 

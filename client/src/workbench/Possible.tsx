@@ -8,7 +8,7 @@ import { Button } from '@/ui/Button';
 import { Message } from '@/ui/Message';
 import { Failure, Loading } from '@/ui/States';
 import { isInPlay } from './isInPlay';
-import type { ShortlistDesk } from './useShortlist';
+import type { ShortlistActions } from './useShortlist';
 import { useToldWalk } from './useToldWalk';
 
 type Props = {
@@ -17,7 +17,7 @@ type Props = {
   edits: Edits;
   isDrafting: boolean;
   /** Why the last change of the shortlist was not made. */
-  shortlist: ShortlistDesk;
+  shortlist: ShortlistActions;
   /** The timetable in view day by day, for those who hear it. */
   told: string;
   facts: (answer: Answer) => ReactNode;

@@ -13,19 +13,19 @@ import type { Edits } from '@/domain/useSketchEdits';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { ShortlistRow } from './ShortlistRow';
-import type { ShortlistDesk } from './useShortlist';
+import type { ShortlistActions } from './useShortlist';
 
 type Props = {
   term: Term;
   sketch: Sketch;
   rules: readonly Rule[];
   edits: Edits;
-  desk: ShortlistDesk;
+  actions: ShortlistActions;
   onClose: () => void;
 };
 
 /** The timetables put by: name, note and order, and how each stands against the rules and the catalogue of now. */
-export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) {
+export function Shortlist({ term, sketch, rules, edits, actions, onClose }: Props) {
   const { shortlist, ask } = sketch;
   const courses = useMemo(
     () => [...new Set([...ask.wanted.map((one) => one.course), ...shortlist.flatMap(coursesOf)])],
@@ -36,7 +36,7 @@ export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) 
   const axis = useMemo(() => axisFor(classesOf([...sections.byNumber.values()])), [sections]);
   const states = useQuery({ ...putByQuery(ask, shortlist), enabled: shortlist.length > 0 });
   const close = () => {
-    desk.forgetProblem();
+    actions.forgetProblem();
     onClose();
   };
   return (
@@ -46,9 +46,9 @@ export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) 
           <UndoRedo sketch={sketch} edits={edits} />
         </div>
       )}
-      {desk.problem !== null && (
+      {actions.problem !== null && (
         <p role="alert" className="mb-2 text-12 text-brick">
-          {desk.problem}
+          {actions.problem}
         </p>
       )}
       {states.isError && (
@@ -77,8 +77,8 @@ export function Shortlist({ term, sketch, rules, edits, desk, onClose }: Props) 
               axis={axis}
               weekCount={term.weeks}
               edits={edits}
-              desk={desk}
-              isNaming={one.id === desk.naming}
+              actions={actions}
+              isNaming={one.id === actions.naming}
               onMove={(by) => edits.changeShortlist((now) => movedTo(now, i, i + by))}
               onShown={close}
             />

@@ -19,7 +19,7 @@ import type { Edits } from '@/domain/useSketchEdits';
 import { sayAll } from '@/domain/rulePaths';
 import { Button } from '@/ui/Button';
 import { IconButton } from '@/ui/IconButton';
-import type { ShortlistDesk } from './useShortlist';
+import type { ShortlistActions } from './useShortlist';
 
 type Props = {
   one: PutBy;
@@ -31,7 +31,7 @@ type Props = {
   axis: Axis;
   weekCount: number;
   edits: Edits;
-  desk: ShortlistDesk;
+  actions: ShortlistActions;
   isNaming: boolean;
   onMove: (by: 1 | -1) => void;
   onShown: () => void;
@@ -39,7 +39,7 @@ type Props = {
 
 /** One timetable put by. */
 export function ShortlistRow(props: Props) {
-  const { one, state, sketch, rules, sections, axis, weekCount, edits, desk, isNaming, onMove, onShown } =
+  const { one, state, sketch, rules, sections, axis, weekCount, edits, actions, isNaming, onMove, onShown } =
     props;
   const picks = usePicks(sketch.term);
   const navigate = useNavigate();
@@ -85,12 +85,12 @@ export function ShortlistRow(props: Props) {
         ))}
         <div className="mt-2 flex flex-wrap gap-1.5">
           {state?.holds && (
-            <Button onClick={() => void desk.show(numbers).then((shown) => shown && onShown())}>
+            <Button onClick={() => void actions.show(numbers).then((shown) => shown && onShown())}>
               Show on the grid
             </Button>
           )}
           {state && !state.holds && (
-            <NearestButton sketch={sketch} numbers={numbers} desk={desk} onShown={onShown} />
+            <NearestButton sketch={sketch} numbers={numbers} actions={actions} onShown={onShown} />
           )}
           {isMoved && (
             <Button
@@ -106,7 +106,7 @@ export function ShortlistRow(props: Props) {
           <Button
             aria-pressed={inLineUp}
             onClick={() =>
-              inLineUp ? picks.change((now) => takeOut(now, place)) : void desk.addToLineUp(one)
+              inLineUp ? picks.change((now) => takeOut(now, place)) : void actions.addToLineUp(one)
             }
           >
             In the line-up
@@ -143,17 +143,22 @@ export function ShortlistRow(props: Props) {
   );
 }
 
-type NearestProps = { sketch: Sketch; numbers: readonly string[]; desk: ShortlistDesk; onShown: () => void };
+type NearestProps = {
+  sketch: Sketch;
+  numbers: readonly string[];
+  actions: ShortlistActions;
+  onShown: () => void;
+};
 
 /** The nearest timetable that holds, and in which courses it is another one. */
-function NearestButton({ sketch, numbers, desk, onShown }: NearestProps) {
+function NearestButton({ sketch, numbers, actions, onShown }: NearestProps) {
   const nearest = useQuery(nearestQuery(sketch.ask, numbers));
   const sections = nearest.data?.sections;
   if (nearest.isError) return <span className="self-center text-12 text-mute">{nearest.error.message}</span>;
   if (!nearest.data) return null;
   if (!sections) return <span className="self-center text-12 text-mute">No timetable is possible now.</span>;
   return (
-    <Button onClick={() => void desk.show(sections).then((shown) => shown && onShown())}>
+    <Button onClick={() => void actions.show(sections).then((shown) => shown && onShown())}>
       Show the nearest that holds{sayChanged(nearest.data.changed)}
     </Button>
   );

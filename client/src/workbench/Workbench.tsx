@@ -3,7 +3,7 @@ import { useParams } from 'react-router';
 import { termsQuery } from '@/api/queries';
 import { useSketch } from '@/domain/useSketch';
 import { Failure, Loading } from '@/ui/States';
-import { Desk } from './Desk';
+import { OpenSketch } from './OpenSketch';
 
 /** The Workbench of a term: opens its sketch. */
 export function Workbench() {
@@ -26,5 +26,5 @@ export function Workbench() {
       <Failure what="There is no such term." problem={new Error(`The catalogue has no term “${termId}”.`)} />
     );
   if (!term || !sketch.data) return <Loading />;
-  return <Desk key={sketch.data.id} term={term} sketch={sketch.data} />;
+  return <OpenSketch key={sketch.data.id} term={term} sketch={sketch.data} />;
 }

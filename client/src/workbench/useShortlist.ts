@@ -100,4 +100,4 @@ export function useShortlist({ sketch, walk, sections, edits, onOpen }: Options)
   };
 }
 
-export type ShortlistDesk = ReturnType<typeof useShortlist>;
+export type ShortlistActions = ReturnType<typeof useShortlist>;

@@ -52,9 +52,9 @@ public sealed class CourseIndex
                     wordsOf[text] = itsWords = FoldedText.WordsOf(text);
                 foreach (var word in itsWords)
                 {
-                    if (!byWord.TryGetValue(word, out var its))
-                        byWord[word] = its = [];
-                    Add(its, new(course, field));
+                    if (!byWord.TryGetValue(word, out var places))
+                        byWord[word] = places = [];
+                    Add(places, new(course, field));
                 }
             }
         words = [.. byWord.Keys];

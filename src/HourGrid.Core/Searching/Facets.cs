@@ -11,7 +11,10 @@ public sealed class Facets
         Subjects = Sorted(CoursesBySubject.Keys);
         Attributes = Sorted(courses.SelectMany(course => course.Course.Attributes));
         Levels = Sorted(courses.Select(course => course.Course.Level).Where(level => level.Length > 0));
-        var sections = courses.SelectMany(course => course.SectionsOffered).Select(held => held.Section).ToArray();
+        var sections = courses
+            .SelectMany(course => course.SectionsOffered)
+            .Select(offered => offered.Section)
+            .ToArray();
         Instructors = Sorted(sections.SelectMany(section => section.Instructors));
         Components = Sorted(sections.Select(section => section.Component));
         Campuses =

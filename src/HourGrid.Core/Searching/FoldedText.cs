@@ -22,13 +22,13 @@ public static class FoldedText
                 && CharUnicodeInfo.GetUnicodeCategory(character) == UnicodeCategory.NonSpacingMark
             )
                 continue;
-            var its = KindOf(character);
-            if (its != kind && word.Length > 0)
+            var characterKind = KindOf(character);
+            if (characterKind != kind && word.Length > 0)
             {
                 words.Add(word.ToString());
                 word.Clear();
             }
-            kind = its;
+            kind = characterKind;
             if (kind != Kind.Between)
                 word.Append(char.ToLowerInvariant(character));
         }

@@ -38,10 +38,10 @@ public sealed record Timetable
         new([
             .. snapshot
                 .Courses.Select(course =>
-                    (course, its: course.Sections.Where(section => sections.Contains(section.Number)).ToArray())
+                    (course, taken: course.Sections.Where(section => sections.Contains(section.Number)).ToArray())
                 )
-                .Where(pair => pair.its.Length > 0)
-                .Select(pair => new Bundle(pair.course, pair.its)),
+                .Where(pair => pair.taken.Length > 0)
+                .Select(pair => new Bundle(pair.course, pair.taken)),
         ]);
 
     private static OfferedSection[] Sorted(IReadOnlyList<Bundle> bundles) =>

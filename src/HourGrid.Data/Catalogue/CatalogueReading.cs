@@ -103,7 +103,7 @@ public static class CatalogueReading
             import,
             state.Version,
             rows.Sections.GroupBy(section => (new TermId(section.TermId), new CourseId(section.CourseId)))
-                .ToDictionary(its => its.Key, its => its.Min(section => section.SeatsAsOfUtc))
+                .ToDictionary(ofCourse => ofCourse.Key, ofCourse => ofCourse.Min(section => section.SeatsAsOfUtc))
         );
     }
 

@@ -96,9 +96,9 @@ public sealed class EveryTimetable
         {
             if (row[course] == EveryRow.NotTaken)
                 continue;
-            var its = numbers[course][row[course]];
-            its.CopyTo(into[at..]);
-            at += its.Length;
+            var bytes = numbers[course][row[course]];
+            bytes.CopyTo(into[at..]);
+            at += bytes.Length;
         }
         // No timetable is without a section, so a comma stands last.
         into[at - 1] = (byte)']';

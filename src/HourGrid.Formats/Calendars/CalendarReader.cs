@@ -122,18 +122,18 @@ public static class CalendarReader
             return null;
         var byDay = stretches
             .GroupBy(part => (Day: Weekdays.Of(part.Date), part.Time))
-            .Select(its =>
-                (its.Key.Day, its.Key.Time, Weeks: WeekSet.Of(its.Select(part => term.WeekOf(part.Date))))
+            .Select(group =>
+                (group.Key.Day, group.Key.Time, Weeks: WeekSet.Of(group.Select(part => term.WeekOf(part.Date))))
             );
         TimeBlock[] blocks =
         [
             .. byDay
                 .GroupBy(part => (part.Time, part.Weeks))
-                .Select(its => new TimeBlock(
-                    WeekdaySet.Of([.. its.Select(part => part.Day)]),
-                    its.Key.Time,
+                .Select(group => new TimeBlock(
+                    WeekdaySet.Of([.. group.Select(part => part.Day)]),
+                    group.Key.Time,
                     Strength.Cannot,
-                    its.Key.Weeks,
+                    group.Key.Weeks,
                     LabelOf(one)
                 )),
         ];

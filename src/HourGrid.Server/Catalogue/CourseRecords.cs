@@ -18,15 +18,15 @@ internal sealed record CourseBriefRecord(
 {
     public static CourseBriefRecord Of(OfferedCourse offered)
     {
-        var held = offered.SectionsOffered.ToArray();
+        var sections = offered.SectionsOffered.ToArray();
         return new(
             offered.Course.Id.Value,
             offered.Course.Title,
             offered.Course.Credits.Min.Value,
             offered.Course.Credits.Max.Value,
-            [.. held.Select(section => section.Section.Component).Distinct()],
-            held.Length,
-            held.Count(section => section.FreeSeats > 0)
+            [.. sections.Select(section => section.Section.Component).Distinct()],
+            sections.Length,
+            sections.Count(section => section.FreeSeats > 0)
         );
     }
 }

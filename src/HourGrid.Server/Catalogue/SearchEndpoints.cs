@@ -137,18 +137,18 @@ internal sealed record FoundRecord(
     public static FoundRecord Of(FoundCourse found, StampFrame frame)
     {
         var course = found.Offered.Course;
-        var held = found.Offered.SectionsOffered.ToArray();
+        var sections = found.Offered.SectionsOffered.ToArray();
         return new(
             course.Id.Value,
             course.Title,
             course.Credits.Min.Value,
             course.Credits.Max.Value,
-            [.. held.Select(section => section.Section.Component).Distinct()],
-            held.Select(section => section.Section.Part).Distinct().ToArray() is [var part] ? part : null,
-            held.Length,
+            [.. sections.Select(section => section.Section.Component).Distinct()],
+            sections.Select(section => section.Section.Part).Distinct().ToArray() is [var part] ? part : null,
+            sections.Length,
             found.Sections.Count,
-            held.Count(section => section.FreeSeats > 0),
-            WeekStamp.Of(held, frame)
+            sections.Count(section => section.FreeSeats > 0),
+            WeekStamp.Of(sections, frame)
         );
     }
 }

@@ -1,26 +1,26 @@
 import { expect, type Page, test } from '@playwright/test';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 import { Finder } from '../finder';
 
 const folder = '../../docs/screenshots';
 
 /** Three quite different timetables lined up, named as a student would. */
-async function lineUp(page: Page): Promise<Desk> {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'GLZ 155', 'ACO 220', 'CAR 305', 'LOG 118');
+async function lineUp(page: Page): Promise<Workbench> {
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'GLZ 155', 'ACO 220', 'CAR 305', 'LOG 118');
   for (const [i, number] of [1, 9, 30].entries()) {
-    await desk.go(number);
+    await workbench.go(number);
     await page.keyboard.press('l');
     await expect(page.getByRole('link', { name: `Line-up ${i + 1}` })).toBeVisible();
-    await desk.saved();
+    await workbench.saved();
   }
-  return desk;
+  return workbench;
 }
 
 test('Workbench, many timetables', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('MAR 105', 'ACO 120', 'WRT 101', 'GLZ 233', 'GLZ 234', 'ROB 101');
-  await desk.drag('Tuesday', 18, 20);
+  const workbench = await Workbench.open(page);
+  await workbench.add('MAR 105', 'ACO 120', 'WRT 101', 'GLZ 233', 'GLZ 234', 'ROB 101');
+  await workbench.drag('Tuesday', 18, 20);
   await page.mouse.move(800, 560);
   for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('button', { name: /^N° 5,/ })).toBeVisible();
@@ -30,17 +30,17 @@ test('Workbench, many timetables', async ({ page }) => {
 
 test('Workbench, dark', async ({ page }) => {
   await page.emulateMedia({ colorScheme: 'dark' });
-  const desk = await Desk.open(page);
-  await desk.add('LOG 118', 'MAR 220', 'OPT 130', 'LAN 150');
-  await desk.drag('Friday', 13, 18);
+  const workbench = await Workbench.open(page);
+  await workbench.add('LOG 118', 'MAR 220', 'OPT 130', 'LAN 150');
+  await workbench.drag('Friday', 13, 18);
   await page.mouse.move(800, 560);
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/workbench-dark.png` });
 });
 
 test('Workbench on a phone', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 220', 'WRT 101');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 220', 'WRT 101');
   await page.setViewportSize({ width: 390, height: 844 });
   await expect(page.getByRole('button', { name: 'Courses and rules' })).toBeVisible();
   await page.waitForLoadState('networkidle');

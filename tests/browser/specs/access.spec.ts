@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { expectNoFaults } from '../axe';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 
 test('axe finds nothing in any state, in either theme', async ({ page }) => {
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   await expectNoFaults(page);
 
   await page.keyboard.press('/');
@@ -12,15 +12,15 @@ test('axe finds nothing in any state, in either theme', async ({ page }) => {
   await expectNoFaults(page);
   await page.keyboard.press('Escape');
 
-  await desk.add('TID 210', 'ACO 220', 'GLZ 233', 'ROB 101');
+  await workbench.add('TID 210', 'ACO 220', 'GLZ 233', 'ROB 101');
   await expectNoFaults(page);
 
-  await desk.wanted.getByRole('button', { name: 'TID 210: Must. Change' }).click();
+  await workbench.wanted.getByRole('button', { name: 'TID 210: Must. Change' }).click();
   await expect(page.getByRole('menu')).toBeVisible();
   await expectNoFaults(page);
   await page.keyboard.press('Escape');
 
-  await desk.takeHoursOut();
+  await workbench.takeHoursOut();
   await page.getByRole('button', { name: 'Take these hours out' }).click();
   await expect(page.getByText('Choose at least one day.')).toBeVisible();
   await expectNoFaults(page);
@@ -31,26 +31,29 @@ test('axe finds nothing in any state, in either theme', async ({ page }) => {
   await expectNoFaults(page);
   await page.keyboard.press('Escape');
 
-  await desk.course('TID 210').click();
+  await workbench.course('TID 210').click();
   await expect(page.getByRole('list', { name: 'Sections of TID 210' })).toContainText('in ');
   await page.getByRole('button', { name: 'labs', exact: true }).click();
-  await desk.class('ACO 220', 'Lecture').focus();
+  await workbench.class('ACO 220', 'Lecture').focus();
   await expectNoFaults(page);
-  await desk.class('ACO 220', 'Lecture').click();
+  await workbench.class('ACO 220', 'Lecture').click();
   await expect(page.getByRole('heading', { name: 'Move to' })).toBeVisible();
   await expectNoFaults(page);
   await page.keyboard.press('Escape');
   await page.keyboard.press('h');
   await expectNoFaults(page);
   await page.keyboard.press('h');
-  await desk.course('TID 210').click();
+  await workbench.course('TID 210').click();
 
-  await desk.addRule('Credits');
-  await desk.line('12 to 18 credits').getByRole('button', { name: '12 to 18 credits', exact: true }).click();
-  await desk.addRule('A break');
+  await workbench.addRule('Credits');
+  await workbench
+    .line('12 to 18 credits')
+    .getByRole('button', { name: '12 to 18 credits', exact: true })
+    .click();
+  await workbench.addRule('A break');
   await expectNoFaults(page);
   await page.getByRole('button', { name: 'Add the break' }).click();
-  await desk.line('12 to 18 credits').getByRole('checkbox').click();
+  await workbench.line('12 to 18 credits').getByRole('checkbox').click();
   await expectNoFaults(page);
 
   await page.keyboard.press('Control+k');
@@ -63,27 +66,28 @@ test('axe finds nothing in any state, in either theme', async ({ page }) => {
   );
   await expectNoFaults(page);
   await page.keyboard.press('Escape');
-  await desk.sketchMenu('Copy this sketch');
-  await expect(desk.sketchName).toHaveText('First sketch, copy');
-  await desk.sketchMenu('Compare sketches…');
+  await workbench.sketchMenu('Copy this sketch');
+  await expect(workbench.sketchName).toHaveText('First sketch, copy');
+  await workbench.sketchMenu('Compare sketches…');
   await expect(page.getByRole('row', { name: /First sketch, copy/ })).toContainText('with class');
   await expectNoFaults(page);
   await page.keyboard.press('Escape');
 
-  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday']) await desk.drag(day, 8, 21);
+  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday'])
+    await workbench.drag(day, 8, 21);
   await expect(page.getByRole('heading', { name: 'No timetable is possible' })).toBeVisible();
   await expectNoFaults(page);
 });
 
 test('on a phone every task can be done', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   await page.getByRole('button', { name: 'Add a course' }).click();
   const sheet = page.getByRole('dialog', { name: 'Courses and rules' });
   await sheet.getByRole('combobox').fill('TID 210');
   await sheet.getByRole('option', { name: /TID 210/ }).click();
-  await expect(desk.wanted.getByText('TID 210')).toBeVisible();
-  const form = await desk.takeHoursOut();
+  await expect(workbench.wanted.getByText('TID 210')).toBeVisible();
+  const form = await workbench.takeHoursOut();
   await form.getByRole('button', { name: 'Friday' }).click();
   await form.getByRole('textbox', { name: 'From' }).fill('8');
   await form.getByRole('textbox', { name: 'To' }).fill('12');
@@ -91,12 +95,12 @@ test('on a phone every task can be done', async ({ page }) => {
   await expectNoFaults(page);
   await sheet.getByRole('button', { name: 'Close' }).click();
 
-  await expect(desk.blocks).toHaveCount(1);
-  const total = await desk.count();
+  await expect(workbench.blocks).toHaveCount(1);
+  const total = await workbench.count();
   expect(total).toBeGreaterThan(1);
-  const before = await desk.number();
+  const before = await workbench.number();
   await page.getByRole('button', { name: 'Next week shape' }).click();
-  await expect.poll(() => desk.number()).toBe(before + 1);
+  await expect.poll(() => workbench.number()).toBe(before + 1);
   await expectNoFaults(page);
   // The page itself does not scroll sideways; only the grid does.
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -104,22 +108,22 @@ test('on a phone every task can be done', async ({ page }) => {
 
 test('at 200% zoom nothing is lost', async ({ page }) => {
   await page.setViewportSize({ width: 640, height: 400 });
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   await page.getByRole('button', { name: 'Courses and rules' }).click();
   await page.getByRole('combobox').fill('ACO 220');
   await page.keyboard.press('Enter');
-  await expect(desk.wanted.getByText('ACO 220')).toBeVisible();
+  await expect(workbench.wanted.getByText('ACO 220')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
-  await expect(desk.title).toBeVisible();
+  await expect(workbench.title).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(640);
 });
 
 test('nothing moves under reduced motion', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
-  await expect(desk.classes.first()).toBeVisible();
-  const durations = await desk.classes.evaluateAll((all) =>
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
+  await expect(workbench.classes.first()).toBeVisible();
+  const durations = await workbench.classes.evaluateAll((all) =>
     all.map((one) => getComputedStyle(one).transitionDuration),
   );
   expect(new Set(durations)).toEqual(new Set(['0s']));
@@ -135,8 +139,8 @@ test('the type ships with it, and nothing is asked of anyone else', async ({ pag
   page.on('console', (message) => {
     if (message.type() === 'error' || message.type() === 'warning') complaints.push(message.text());
   });
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   await page.evaluate(() => document.fonts.ready);
   expect(await page.evaluate(() => document.fonts.check('14px "Atkinson Hyperlegible Next Variable"'))).toBe(
     true,
@@ -149,11 +153,11 @@ test('the type ships with it, and nothing is asked of anyone else', async ({ pag
 });
 
 test('the answer is told to those who do not see it', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   await expect(page.getByText(/^\d+ timetables? in \d+ week shapes?$/)).toBeAttached();
   await expect(
-    desk.grid
+    workbench.grid
       .getByRole('button', { name: /^TID 210 Lecture L\d\d, \w+day \d+:\d\d–\d+:\d\d, Harbour/ })
       .first(),
   ).toBeAttached();

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page, test } from '@playwright/test';
 import { expectNoFaults } from '../axe';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 
 /** The text of the file that a menu item gives, and the name under which it is kept. */
 async function saved(page: Page, item: string): Promise<{ name: string; text: string }> {
@@ -12,10 +12,10 @@ async function saved(page: Page, item: string): Promise<{ name: string; text: st
 }
 
 test('the timetable in view is kept as calendar, spreadsheet and text', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 220');
-  await expect(desk.classes.first()).toBeVisible();
-  const numbers = await desk.sections();
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 220');
+  await expect(workbench.classes.first()).toBeVisible();
+  const numbers = await workbench.sections();
   const open = () => page.getByRole('button', { name: 'Print or export this timetable' }).click();
   await open();
   await expectNoFaults(page);
@@ -39,13 +39,13 @@ type Places = Map<string, { left: number; width: number; top: number; height: nu
 const head = (said: string) => said.split(', ').slice(0, 2).join(', ');
 
 test('the picture of a week is the week of the hour grid, in both themes', async ({ page }) => {
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   // Halves of the term and every second week among them.
-  await desk.add('TID 330', 'GLZ 233', 'GLZ 234', 'ACO 220');
-  await expect(desk.classes.first()).toBeVisible();
+  await workbench.add('TID 330', 'GLZ 233', 'GLZ 234', 'ACO 220');
+  await expect(workbench.classes.first()).toBeVisible();
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toHaveText(/1$/);
-  await desk.saved();
+  await expect(workbench.shortlistButton).toHaveText(/1$/);
+  await workbench.saved();
   await page.getByRole('link', { name: 'Choice' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();
@@ -116,9 +116,9 @@ test('the picture of a week is the week of the hour grid, in both themes', async
 });
 
 test('a file that cannot be made is said', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
-  await expect(desk.classes.first()).toBeVisible();
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
+  await expect(workbench.classes.first()).toBeVisible();
   await page.route('**/timetable/ics', (route) => route.abort());
   await page.getByRole('button', { name: 'Print or export this timetable' }).click();
   await page.getByRole('menuitem', { name: 'Calendar (.ics)' }).click();
@@ -126,12 +126,12 @@ test('a file that cannot be made is said', async ({ page }) => {
 });
 
 test('a calendar address follows the choice, is changed and withdrawn', async ({ page, request }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toHaveText(/1$/);
-  await desk.saved();
-  const numbers = await desk.sections();
+  await expect(workbench.shortlistButton).toHaveText(/1$/);
+  await workbench.saved();
+  const numbers = await workbench.sections();
   await page.getByRole('link', { name: 'Choice' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();
@@ -158,11 +158,11 @@ test('a calendar address follows the choice, is changed and withdrawn', async ({
 test('what a sketch asks and the answer are kept as files, and an ask is opened as a sketch', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 220');
-  const count = await desk.count();
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 220');
+  const count = await workbench.count();
   const keep = async (item: string) => {
-    await desk.sketchName.click();
+    await workbench.sketchName.click();
     const file = await saved(page, item);
     return { name: file.name, json: JSON.parse(file.text) as Record<string, unknown> };
   };
@@ -181,8 +181,8 @@ test('what a sketch asks and the answer are kept as files, and an ask is opened 
   });
   await picker.setInputFiles(file('From a friend.ask.json', ask.json));
   await expect(page.getByText('sketch 2 of 2')).toBeVisible();
-  await expect(desk.sketchName).toHaveText('From a friend');
-  await expect.poll(() => desk.order()).toEqual(['TID 210', 'ACO 220']);
+  await expect(workbench.sketchName).toHaveText('From a friend');
+  await expect.poll(() => workbench.order()).toEqual(['TID 210', 'ACO 220']);
   await picker.setInputFiles(file('x.ask.json', { ...ask.json, seats: 'mine' }));
   await expect(page.getByRole('alert')).toContainText('seats');
   await expect(page.getByText('sketch 2 of 2')).toBeVisible();
@@ -191,13 +191,13 @@ test('what a sketch asks and the answer are kept as files, and an ask is opened 
 test('a sketch is kept as a file and opened again, and a wrong file is refused in words', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 220');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 220');
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toHaveText(/1$/);
-  await desk.saved();
-  const count = await desk.count();
-  await desk.sketchName.click();
+  await expect(workbench.shortlistButton).toHaveText(/1$/);
+  await workbench.saved();
+  const count = await workbench.count();
+  await workbench.sketchName.click();
   const coming = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: 'Save as a file' }).click();
   const file = await coming;
@@ -206,9 +206,9 @@ test('a sketch is kept as a file and opened again, and a wrong file is refused i
   const picker = page.getByLabel('A file of a sketch');
   await picker.setInputFiles(await file.path());
   await expect(page.getByText('sketch 2 of 2')).toBeVisible();
-  await expect.poll(() => desk.order()).toEqual(['TID 210', 'ACO 220']);
-  await expect.poll(() => desk.count()).toBe(count);
-  await expect(desk.shortlistButton).toHaveText(/1$/);
+  await expect.poll(() => workbench.order()).toEqual(['TID 210', 'ACO 220']);
+  await expect.poll(() => workbench.count()).toBe(count);
+  await expect(workbench.shortlistButton).toHaveText(/1$/);
 
   await picker.setInputFiles({
     name: 'x.json',
@@ -248,9 +248,9 @@ const roster = [
 test('a roster becomes time blocks: looked at on the grid, picked there and beside it, taken out, undone', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
-  const before = await desk.count();
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
+  const before = await workbench.count();
   const file = { name: 'roster.ics', mimeType: 'text/calendar', buffer: Buffer.from(roster) };
   await page.getByLabel('A calendar file').setInputFiles(file);
   const pane = page.getByRole('region', { name: 'Hours in “roster.ics”' });
@@ -261,49 +261,49 @@ test('a roster becomes time blocks: looked at on the grid, picked there and besi
   await expect(pane.getByRole('heading')).toBeFocused();
 
   // On the grid: by the clocks of the campus, in the weeks of the roster, with what they would leave.
-  const shiftOnGrid = desk.grid.getByRole('button', {
+  const shiftOnGrid = workbench.grid.getByRole('button', {
     name: 'Boatyard shift, Tuesday 8:00–11:00, weeks 1–6',
   });
-  const dentistOnGrid = desk.grid.getByRole('button', { name: 'Dentist, Thursday 10:00–11:00, week 1' });
+  const dentistOnGrid = workbench.grid.getByRole('button', { name: 'Dentist, Thursday 10:00–11:00, week 1' });
   await expect(shiftOnGrid).toHaveAttribute('aria-pressed', 'true');
   await expect(dentistOnGrid).toHaveAttribute('aria-pressed', 'false');
-  await desk.answered();
-  await expect.poll(() => desk.count()).toBeLessThan(before);
-  const withShift = await desk.count();
+  await workbench.answered();
+  await expect.poll(() => workbench.count()).toBeLessThan(before);
+  const withShift = await workbench.count();
   await expectNoFaults(page);
   await shiftOnGrid.click();
   await expect(shift).not.toBeChecked();
-  await expect.poll(() => desk.count()).toBe(before);
+  await expect.poll(() => workbench.count()).toBe(before);
   await shiftOnGrid.press('Enter');
   await expect(shift).toBeChecked();
   await dentist.check();
   await expect(dentistOnGrid).toHaveAttribute('aria-pressed', 'true');
-  await expect.poll(() => desk.count()).toBeLessThanOrEqual(withShift);
-  await desk.answered();
-  const withBoth = await desk.count();
+  await expect.poll(() => workbench.count()).toBeLessThanOrEqual(withShift);
+  await workbench.answered();
+  const withBoth = await workbench.count();
 
   await pane.getByRole('button', { name: 'Take 2 events out' }).click();
   await expect(
-    desk.rules.getByText(/Tue 8:00–11:00.*Boatyard shift|Boatyard shift.*Tue 8:00–11:00/),
+    workbench.rules.getByText(/Tue 8:00–11:00.*Boatyard shift|Boatyard shift.*Tue 8:00–11:00/),
   ).toBeVisible();
-  await expect(desk.rules.getByRole('listitem')).toHaveCount(2);
-  await desk.answered();
-  expect(await desk.count()).toBe(withBoth);
-  await desk.saved();
+  await expect(workbench.rules.getByRole('listitem')).toHaveCount(2);
+  await workbench.answered();
+  expect(await workbench.count()).toBe(withBoth);
+  await workbench.saved();
   await page.keyboard.press('Control+z');
-  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+  await expect(workbench.rules.getByRole('listitem')).toHaveCount(0);
 
   await page
     .getByLabel('A calendar file')
     .setInputFiles({ ...file, name: 'no.ics', buffer: Buffer.from('no calendar') });
   await expect(page.getByRole('alert')).toContainText('BEGIN:VCALENDAR');
   await page.keyboard.press('Escape');
-  await expect(desk.wanted).toBeVisible();
+  await expect(workbench.wanted).toBeVisible();
 });
 
 test('a calendar that leaves no timetable says so, and nothing is taken out by looking', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   const text = roster
     .replace('T120000Z', 'T040000')
     .replace('T150000Z', 'T230000')
@@ -316,30 +316,30 @@ test('a calendar that leaves no timetable says so, and nothing is taken out by l
   const wayOut = page.getByRole('button', { name: /timetables?$/ }).first();
   const gives = Number(/([\d,]+) timetables?$/.exec(await wayOut.innerText())![1]!.replaceAll(',', ''));
   await wayOut.click();
-  await expect(desk.wanted).toBeVisible();
-  await desk.answered();
-  await expect.poll(() => desk.count()).toBe(gives);
-  await desk.saved();
+  await expect(workbench.wanted).toBeVisible();
+  await workbench.answered();
+  await expect.poll(() => workbench.count()).toBe(gives);
+  await workbench.saved();
   await page.keyboard.press('Control+z');
-  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+  await expect(workbench.rules.getByRole('listitem')).toHaveCount(0);
   await page
     .getByLabel('A calendar file')
     .setInputFiles({ name: 'all.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
   await expect(page.getByRole('heading', { name: 'No timetable is possible' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await expect(desk.title).toContainText('week shapes');
-  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+  await expect(workbench.title).toContainText('week shapes');
+  await expect(workbench.rules.getByRole('listitem')).toHaveCount(0);
 });
 
 test('a calendar is dropped on the grid, and several lines of hours are pasted', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   const dropped = await page.evaluateHandle((text) => {
     const data = new DataTransfer();
     data.items.add(new File([text], 'roster.ics', { type: 'text/calendar' }));
     return data;
   }, roster);
-  await desk.grid.dispatchEvent('drop', { dataTransfer: dropped });
+  await workbench.grid.dispatchEvent('drop', { dataTransfer: dropped });
   const pane = page.getByRole('region', { name: 'Hours in “roster.ics”' });
   await expect(pane.getByRole('checkbox', { name: /^Boatyard shift/ })).toBeChecked();
   await pane.getByRole('button', { name: 'Cancel' }).click();
@@ -356,10 +356,10 @@ test('a calendar is dropped on the grid, and several lines of hours are pasted',
   await expect(page.getByText('Can’t: Mon 9:00–12:00, shift', { exact: true })).toBeVisible();
   await line.press('Enter');
   await expect(page.getByRole('alert')).toContainText('“nonsense”');
-  await expect(desk.rules.getByRole('listitem')).toHaveCount(0);
+  await expect(workbench.rules.getByRole('listitem')).toHaveCount(0);
   await line.fill('');
   await paste('Mon 9-12 shift\r\nTue Thu 18-20 choir\r\n');
   await expect(page.getByText('Enter takes all 2.')).toBeVisible();
   await line.press('Enter');
-  await expect(desk.rules.getByRole('listitem')).toHaveCount(2);
+  await expect(workbench.rules.getByRole('listitem')).toHaveCount(2);
 });

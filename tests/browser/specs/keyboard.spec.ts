@@ -1,22 +1,22 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 
 test('the focus comes back to what opened a dialog, after every dialog', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'CAR 305');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'CAR 305');
   const openers: [string, () => Promise<Locator>, () => Promise<void>][] = [
     [
       'Keys',
       async () => page.getByRole('button', { name: 'Keys' }),
       async () => page.keyboard.press('Enter'),
     ],
-    ['What to do', async () => desk.course('TID 210'), async () => page.keyboard.press('Control+k')],
+    ['What to do', async () => workbench.course('TID 210'), async () => page.keyboard.press('Control+k')],
     [
       'All week shapes',
       async () => page.getByRole('button', { name: 'Show all week shapes' }),
       async () => page.keyboard.press('Enter'),
     ],
-    ['Shortlist', async () => desk.shortlistButton, async () => page.keyboard.press('Enter')],
+    ['Shortlist', async () => workbench.shortlistButton, async () => page.keyboard.press('Enter')],
   ];
   for (const [title, openerOf, open] of openers) {
     const opener = await openerOf();
@@ -36,12 +36,12 @@ test('the focus comes back to what opened a dialog, after every dialog', async (
     await page.keyboard.press('Escape');
     await expect(add).toBeFocused();
   }
-  await desk.sketchMenu('Rename…');
+  await workbench.sketchMenu('Rename…');
   await page.keyboard.press('Escape');
-  await expect(desk.sketchName).toBeFocused();
-  await desk.class('TID 210', 'Lecture').click();
+  await expect(workbench.sketchName).toBeFocused();
+  await workbench.class('TID 210', 'Lecture').click();
   await page.keyboard.press('Escape');
-  await expect(desk.class('TID 210', 'Lecture')).toBeFocused();
+  await expect(workbench.class('TID 210', 'Lecture')).toBeFocused();
 
   await page.getByRole('link', { name: 'Catalogue' }).click();
   const paste = page.getByRole('button', { name: 'Paste numbers' });
@@ -53,28 +53,28 @@ test('the focus comes back to what opened a dialog, after every dialog', async (
 test('a time block keeps the focus while keys move it, and gives it on when they remove it', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
-  const number = await desk.number();
-  await desk.drag('Monday', 18, 19);
-  await desk.drag('Friday', 18, 19);
-  const monday = desk.blocks.first();
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
+  const number = await workbench.number();
+  await workbench.drag('Monday', 18, 19);
+  await workbench.drag('Friday', 18, 19);
+  const monday = workbench.blocks.first();
   await monday.focus();
   await page.keyboard.press('ArrowDown');
-  const moved = desk.grid.getByRole('button', { name: /^Can’t, Tuesday 18:00–19:00/ });
+  const moved = workbench.grid.getByRole('button', { name: /^Can’t, Tuesday 18:00–19:00/ });
   await expect(moved).toBeFocused();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowUp');
-  await expect(desk.grid.getByRole('button', { name: /^Can’t, Tuesday 18:15–19:15/ })).toBeFocused();
-  expect(await desk.number()).toBe(number);
+  await expect(workbench.grid.getByRole('button', { name: /^Can’t, Tuesday 18:15–19:15/ })).toBeFocused();
+  expect(await workbench.number()).toBe(number);
   await page.keyboard.press('Delete');
-  await expect(desk.grid.getByRole('button', { name: /^Can’t, Friday/ })).toBeFocused();
+  await expect(workbench.grid.getByRole('button', { name: /^Can’t, Friday/ })).toBeFocused();
 });
 
 test('walking is told once one rests, and not at every step', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'WRT 101');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'WRT 101');
   const told = page.locator('[aria-live="polite"]').filter({ hasText: /^N°/ });
   await page.evaluate(() => {
     const seen: string[] = ((window as unknown as { told: string[] }).told = []);
@@ -91,7 +91,7 @@ test('walking is told once one rests, and not at every step', async ({ page }) =
 });
 
 test('a change of place moves the focus to its heading and names the page', async ({ page }) => {
-  await Desk.open(page);
+  await Workbench.open(page);
   await expect(page).toHaveTitle('Workbench · Spring 2027 · Hour Grid');
   for (const [place, heading] of [
     ['Catalogue', /^Catalogue/],
@@ -106,53 +106,53 @@ test('a change of place moves the focus to its heading and names the page', asyn
 });
 
 test('Ctrl+Z works with the focus on any control; typed text keeps its own', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   const controls: Locator[] = [
     page.getByRole('slider').first(),
     page.getByRole('combobox', { name: 'What matters, start from' }),
-    desk.otherRules.getByRole('checkbox').first(),
+    workbench.otherRules.getByRole('checkbox').first(),
     page.getByRole('textbox', { name: 'Type hours you can’t' }),
-    desk.wanted.getByRole('button', { name: 'TID 210: Must. Change' }),
+    workbench.wanted.getByRole('button', { name: 'TID 210: Must. Change' }),
   ];
   for (const control of controls) {
-    await desk.drag('Friday', 18, 19);
-    await expect(desk.blocks).toHaveCount(1);
+    await workbench.drag('Friday', 18, 19);
+    await expect(workbench.blocks).toHaveCount(1);
     await control.focus();
     await page.keyboard.press('Control+z');
-    await expect(desk.blocks).toHaveCount(0);
+    await expect(workbench.blocks).toHaveCount(0);
   }
-  await desk.drag('Friday', 18, 19);
+  await workbench.drag('Friday', 18, 19);
   await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('mon');
   await page.keyboard.press('Control+z');
-  await expect(desk.blocks).toHaveCount(1);
+  await expect(workbench.blocks).toHaveCount(1);
 });
 
 test('keys of one character can be switched off', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   await page.getByRole('button', { name: 'Keys' }).click();
   const dialog = page.getByRole('dialog', { name: 'Keys' });
   await dialog.getByRole('checkbox', { name: /^Keys of one character/ }).uncheck();
   await page.keyboard.press('Escape');
   for (const key of ['s', 'a', 'h', '?']) await page.keyboard.press(key);
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  await expect(desk.shortlistButton).not.toContainText('1');
+  await expect(workbench.shortlistButton).not.toContainText('1');
   await page.keyboard.press('ArrowRight');
-  await expect.poll(() => desk.number()).toBe(2);
+  await expect.poll(() => workbench.number()).toBe(2);
   await page.reload();
-  await expect(desk.classes.first()).toBeVisible();
+  await expect(workbench.classes.first()).toBeVisible();
   await page.keyboard.press('a');
   await page.keyboard.press('ArrowRight');
-  await expect.poll(() => desk.number()).toBe(3);
+  await expect.poll(() => workbench.number()).toBe(3);
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
 test('nothing that is pressed is smaller than 24 by 24', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 220', 'CAR 305');
-  await desk.drag('Friday', 18, 19);
-  await desk.course('TID 210').click();
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 220', 'CAR 305');
+  await workbench.drag('Friday', 18, 19);
+  await workbench.course('TID 210').click();
   expect(await small(page)).toEqual([]);
   await page.getByRole('link', { name: 'Catalogue' }).click();
   await page.locator('[data-result]').first().click();

@@ -1,16 +1,16 @@
 import { expect, type Page, test } from '@playwright/test';
 import { expectNoFaults } from '../axe';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 
 const courses = ['TID 210', 'GLZ 155', 'ACO 220', 'CAR 305', 'LOG 118'];
 
 /** Puts the week shapes with these numbers into the line-up. */
-async function lineUp(desk: Desk, ...numbers: number[]): Promise<void> {
+async function lineUp(workbench: Workbench, ...numbers: number[]): Promise<void> {
   for (const [i, number] of numbers.entries()) {
-    await desk.go(number);
-    await desk.page.keyboard.press('l');
-    await expect(desk.page.getByRole('link', { name: `Line-up ${i + 1}` })).toBeVisible();
-    await desk.saved();
+    await workbench.go(number);
+    await workbench.page.keyboard.press('l');
+    await expect(workbench.page.getByRole('link', { name: `Line-up ${i + 1}` })).toBeVisible();
+    await workbench.saved();
   }
 }
 
@@ -30,19 +30,19 @@ async function inLane(page: Page, letter: string, item: RegExp | string): Promis
 test('a timetable is put by with a name of its own, named, noted, ordered, removed and had back', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await desk.go(3);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await workbench.go(3);
   await page.keyboard.press('s');
   await expect(page.getByRole('button', { name: 'Put this timetable on the shortlist' })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
-  await desk.saved();
-  const third = await desk.sections();
-  await desk.go(1);
+  await workbench.saved();
+  const third = await workbench.sections();
+  await workbench.go(1);
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toHaveText(/2$/);
+  await expect(workbench.shortlistButton).toHaveText(/2$/);
 
   // Once more, and its name can be typed over.
   await page.keyboard.press('s');
@@ -60,37 +60,37 @@ test('a timetable is put by with a name of its own, named, noted, ordered, remov
 
   await rows.nth(1).getByRole('button', { name: 'Show on the grid' }).click();
   await expect(list).toBeHidden();
-  await expect.poll(() => desk.sections()).toEqual(third);
-  expect(await desk.number()).toBe(3);
+  await expect.poll(() => workbench.sections()).toEqual(third);
+  expect(await workbench.number()).toBe(3);
 
   await page.reload();
-  await expect(desk.shortlistButton).toHaveText(/2$/);
-  await desk.shortlistButton.click();
+  await expect(workbench.shortlistButton).toHaveText(/2$/);
+  await workbench.shortlistButton.click();
   await expect(rows.nth(0).getByRole('textbox', { name: 'Note' })).toHaveValue('Ask Mika');
   await rows.nth(0).getByRole('button', { name: 'Remove' }).click();
   await expect(rows).toHaveCount(1);
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+z');
-  await expect(desk.shortlistButton).toHaveText(/2$/);
+  await expect(workbench.shortlistButton).toHaveText(/2$/);
 });
 
 test('what is put by outlives the rules, says what it breaks, and offers the nearest that holds', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
   // What is put by is what is in view: all of the courses, not those of the answer before.
-  await expect(desk.class('LOG 118', 'Lecture')).toBeVisible();
+  await expect(workbench.class('LOG 118', 'Lecture')).toBeVisible();
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toHaveText(/1$/);
-  const putBy = await desk.sections();
-  const first = desk.class('CAR 305', 'Lab');
+  await expect(workbench.shortlistButton).toHaveText(/1$/);
+  const putBy = await workbench.sections();
+  const first = workbench.class('CAR 305', 'Lab');
   await first.focus();
   await page.keyboard.press('x');
-  await expect.poll(() => desk.sections()).not.toEqual(putBy);
-  await desk.saved();
+  await expect.poll(() => workbench.sections()).not.toEqual(putBy);
+  await workbench.saved();
 
-  await desk.shortlistButton.click();
+  await workbench.shortlistButton.click();
   const list = page.getByRole('dialog', { name: 'Shortlist' });
   await expect(list.getByText('It breaks a rule: the sections of CAR 305 you ruled out.')).toBeVisible();
   await expect(list.getByRole('button', { name: 'Show on the grid' })).toBeHidden();
@@ -98,7 +98,7 @@ test('what is put by outlives the rules, says what it breaks, and offers the nea
   await list.getByRole('button', { name: /^Show the nearest that holds \(.*CAR 305.* changes?\)$/ }).click();
   await expect(list).toBeHidden();
   // All but the one course is as it was put by.
-  const near = await desk.sections();
+  const near = await workbench.sections();
   const other = near.filter((number) => !putBy.includes(number));
   expect(other.length).toBeGreaterThan(0);
   expect(other.length).toBeLessThan(putBy.length);
@@ -107,9 +107,9 @@ test('what is put by outlives the rules, says what it breaks, and offers the nea
 test('a line-up shows lanes on one axis, what they share faded, and hides a lane by its letter', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 1, 4, 9);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 1, 4, 9);
   await openLineUp(page);
   const lanes = page.locator('[data-day]');
   const faded = lanes.locator('[data-faded=true]');
@@ -139,9 +139,9 @@ test('a line-up shows lanes on one axis, what they share faded, and hides a lane
 test('measures stand side by side, the best marked, and a baseline makes them differences', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 1, 4);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 1, 4);
   await openLineUp(page);
   const idle = page.getByRole('row', { name: /^Between classes a week/ });
   await expect(idle).toContainText('best');
@@ -158,9 +158,9 @@ test('measures stand side by side, the best marked, and a baseline makes them di
 });
 
 test('lanes are put in another order by keys and by dragging, and taken out', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 1, 4, 9);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 1, 4, 9);
   await openLineUp(page);
   const names = () =>
     page.locator('[data-lane] button').evaluateAll((all) => all.map((one) => one.textContent!));
@@ -182,18 +182,18 @@ test('lanes are put in another order by keys and by dragging, and taken out', as
 });
 
 test('timetables of several sketches stand side by side, and one goes on from a lane', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 2);
-  const second = await desk.sections();
-  await desk.sketchMenu('New sketch…');
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 2);
+  const second = await workbench.sections();
+  await workbench.sketchMenu('New sketch…');
   await page.getByRole('textbox', { name: 'Name' }).fill('Other plans');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
-  await desk.add('TID 210', 'ACO 220');
+  await workbench.add('TID 210', 'ACO 220');
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toHaveText(/1$/);
-  await desk.saved();
+  await expect(workbench.shortlistButton).toHaveText(/1$/);
+  await workbench.saved();
   await page.getByRole('link', { name: /^Line-up/ }).click();
   await page.getByRole('button', { name: '+ Add from shortlist' }).click();
   await page.getByRole('menuitem', { name: /Other plans$/ }).click();
@@ -202,14 +202,14 @@ test('timetables of several sketches stand side by side, and one goes on from a 
 
   await inLane(page, 'A', 'Go on from here on the Workbench');
   await expect(page.getByRole('button', { name: 'Sketch: First sketch. Change' })).toBeVisible();
-  await expect.poll(() => desk.sections()).toEqual(second);
+  await expect.poll(() => workbench.sections()).toEqual(second);
 });
 
 test('from the Workbench to a printed choice with its fallbacks', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 1, 4);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 1, 4);
   await openLineUp(page);
   await inLane(page, 'B', 'Choose it');
   const rows = page.getByRole('region', { name: 'Sections' }).locator('tbody tr');
@@ -257,7 +257,7 @@ test('from the Workbench to a printed choice with its fallbacks', async ({ page,
 });
 
 test('nothing lined up and nothing chosen say what to do, and a choice is undone', async ({ page }) => {
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   await page.getByRole('link', { name: 'Line-up' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing is lined up yet' })).toBeVisible();
   await expectNoFaults(page);
@@ -266,10 +266,10 @@ test('nothing lined up and nothing chosen say what to do, and a choice is undone
   await expectNoFaults(page);
 
   await page.getByRole('link', { name: 'Workbench' }).click();
-  await desk.add('TID 210');
+  await workbench.add('TID 210');
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toHaveText(/1$/);
-  await desk.saved();
+  await expect(workbench.shortlistButton).toHaveText(/1$/);
+  await workbench.saved();
   await page.getByRole('link', { name: 'Choice' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();
@@ -281,9 +281,9 @@ test('nothing lined up and nothing chosen say what to do, and a choice is undone
 });
 
 test('two windows of the line-up lose nothing', async ({ page, context }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 1, 4);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 1, 4);
   await openLineUp(page);
   const other = await context.newPage();
   await other.goto(page.url());
@@ -297,9 +297,9 @@ test('two windows of the line-up lose nothing', async ({ page, context }) => {
 });
 
 test('what cannot be saved of the line-up is said, and saved later', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 1, 4);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 1, 4);
   await openLineUp(page);
   await page.route('**/picks', (route) =>
     route.request().method() === 'PUT' ? route.abort() : route.continue(),
@@ -316,9 +316,9 @@ test('what cannot be saved of the line-up is said, and saved later', async ({ pa
 });
 
 test('axe finds nothing in the Line-up and the choice, in either theme', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add(...courses);
-  await lineUp(desk, 1, 4, 9);
+  const workbench = await Workbench.open(page);
+  await workbench.add(...courses);
+  await lineUp(workbench, 1, 4, 9);
   await openLineUp(page);
   await expectNoFaults(page);
   await page.setViewportSize({ width: 390, height: 844 });

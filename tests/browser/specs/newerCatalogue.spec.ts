@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 import { OwnServer } from '../ownServer';
 
 const root = process.env.HG_ROOT!;
@@ -23,10 +23,10 @@ own(
   'a catalogue that comes while the page is open is seen, and what it took away is said',
   async ({ browser, server }) => {
     const page = await browser.newPage({ baseURL: server.address, viewport: { width: 1280, height: 800 } });
-    const desk = await Desk.open(page);
-    await desk.add('TID 210', 'ACO 220');
-    await desk.keepOnly('ACO 220', 'L01');
-    await expect(desk.row('ACO 220')).toContainText('keeps L01');
+    const workbench = await Workbench.open(page);
+    await workbench.add('TID 210', 'ACO 220');
+    await workbench.keepOnly('ACO 220', 'L01');
+    await expect(workbench.row('ACO 220')).toContainText('keeps L01');
 
     const catalogue = JSON.parse(readFileSync(`${root}/demo/saltmere.catalogue.json`, 'utf8')) as Catalogue;
     const course = catalogue.courses.find((one) => one.id === 'ACO 220')!;
@@ -50,8 +50,8 @@ own(
       `ACO 220 L01 (${gone}), which you keep, is not offered any more.`,
     );
     await page.getByRole('button', { name: 'Stop keeping what is gone' }).first().click();
-    await expect(desk.row('ACO 220')).not.toContainText('keeps');
-    await expect.poll(() => desk.count()).toBeGreaterThan(0);
+    await expect(workbench.row('ACO 220')).not.toContainText('keeps');
+    await expect.poll(() => workbench.count()).toBeGreaterThan(0);
     await page.close();
   },
 );

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 
 test('a place that breaks says so and takes nothing along', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   // An answer that no version of the server gives.
   await page.route('**/search?**', (route) =>
     route.fulfill({ json: { total: 1, matches: 1, courses: [{}] } }),
@@ -13,7 +13,7 @@ test('a place that breaks says so and takes nothing along', async ({ page }) => 
   await expect(broken).toContainText('Nothing you did is lost');
   // The other places go on.
   await page.getByRole('link', { name: 'Workbench' }).click();
-  await expect(desk.wanted.getByText('TID 210')).toBeVisible();
+  await expect(workbench.wanted.getByText('TID 210')).toBeVisible();
   await page.getByRole('link', { name: 'Catalogue' }).click();
   await expect(broken).toBeVisible();
   await page.unroute('**/search?**');
@@ -28,7 +28,7 @@ test('a place whose file is gone since a newer version was deployed is had by lo
   await page.route('**/assets/Choice-*.js', (route) =>
     isGone ? route.fulfill({ status: 404 }) : route.continue(),
   );
-  await Desk.open(page);
+  await Workbench.open(page);
   // The page as it is served now names another script.
   await page.route('**/', async (route) => {
     if (route.request().resourceType() === 'document') return route.continue();
@@ -45,16 +45,16 @@ test('a place whose file is gone since a newer version was deployed is had by lo
 
 test('a place whose file cannot be had says so', async ({ page }) => {
   await page.route('**/assets/Choice-*.js', (route) => route.abort());
-  await Desk.open(page);
+  await Workbench.open(page);
   await page.getByRole('link', { name: 'Choice' }).click();
   await expect(page.getByRole('alert')).toContainText('The Choice broke.');
   await expect(page.getByRole('alert')).toContainText('this part could not be loaded');
 });
 
 test('the sheet fetches what is in view, and a page that fails can be tried again', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('WRT 101', 'LOG 118', 'MTH 120', 'ACO 120');
-  expect(await desk.shapes()).toBeGreaterThan(100);
+  const workbench = await Workbench.open(page);
+  await workbench.add('WRT 101', 'LOG 118', 'MTH 120', 'ACO 120');
+  expect(await workbench.shapes()).toBeGreaterThan(100);
   const asked: number[] = [];
   let fails = false;
   await page.route('**/api/answers/week-shapes', async (route) => {
@@ -78,10 +78,10 @@ test('the sheet fetches what is in view, and a page that fails can be tried agai
 
 test('numbers are copied on pages that came over plain HTTP too', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   await page.keyboard.press('s');
-  await expect(desk.shortlistButton).toContainText('1');
+  await expect(workbench.shortlistButton).toContainText('1');
   await page.getByRole('link', { name: 'Choice' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();

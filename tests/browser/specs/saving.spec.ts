@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 import { OwnServer } from '../ownServer';
 
 const notSaved = (page: Page) => page.getByRole('alert').filter({ hasText: 'Not saved yet' });
@@ -15,18 +15,18 @@ test.describe('with a server that stops', () => {
     page,
   }) => {
     await page.goto(server.address);
-    const desk = new Desk(page);
-    await desk.add('TID 210');
+    const workbench = new Workbench(page);
+    await workbench.add('TID 210');
     await page.getByRole('link', { name: 'Catalogue' }).click();
     await page.getByRole('link', { name: 'Workbench' }).click();
-    await expect(desk.classes.first()).toBeVisible();
+    await expect(workbench.classes.first()).toBeVisible();
 
     await server.stop();
-    await desk.press('Friday', 9);
-    await desk.moveTo('Friday', 11);
+    await workbench.press('Friday', 9);
+    await workbench.moveTo('Friday', 11);
     await page.mouse.up();
     await expect(notSaved(page)).toContainText('First sketch');
-    await expect(desk.blocks).toHaveCount(1);
+    await expect(workbench.blocks).toHaveCount(1);
     await expect(page.getByRole('status').filter({ hasText: /^Not saved$/ })).toBeVisible();
 
     // Another place says so too, and coming back shows the change.
@@ -34,45 +34,45 @@ test.describe('with a server that stops', () => {
     await expect(page.getByRole('heading', { name: /^Catalogue/ })).toBeAttached();
     await expect(notSaved(page)).toBeVisible();
     await page.getByRole('link', { name: 'Workbench' }).click();
-    await expect(desk.line('Can’t: Fri 9:00–11:00')).toBeVisible();
+    await expect(workbench.line('Can’t: Fri 9:00–11:00')).toBeVisible();
 
     // The page is loaded again while what is saved there is older.
     await server.start();
     await page.route('**/api/sketches/**', (route) => route.abort());
     await page.reload();
-    await expect(desk.blocks).toHaveCount(1);
+    await expect(workbench.blocks).toHaveCount(1);
     await expect(notSaved(page)).toBeVisible();
 
     await page.unroute('**/api/sketches/**');
     await notSaved(page).getByRole('button', { name: 'Try again' }).click();
-    await desk.saved();
+    await workbench.saved();
     await expect(notSaved(page)).toHaveCount(0);
     await page.reload();
-    await expect(desk.blocks).toHaveCount(1);
+    await expect(workbench.blocks).toHaveCount(1);
     await expect(notSaved(page)).toHaveCount(0);
   });
 
   test('a change is sent by itself once the server is back', async ({ page }) => {
     await page.goto(server.address);
-    const desk = new Desk(page);
-    await desk.add('TID 210');
+    const workbench = new Workbench(page);
+    await workbench.add('TID 210');
     await server.stop();
-    await desk.press('Friday', 9);
-    await desk.moveTo('Friday', 11);
+    await workbench.press('Friday', 9);
+    await workbench.moveTo('Friday', 11);
     await page.mouse.up();
     await expect(notSaved(page)).toBeVisible();
     await server.start();
     await expect(notSaved(page)).toHaveCount(0);
-    await desk.saved();
+    await workbench.saved();
   });
 
   test('a failed change of the line-up is shown, told, and saved later', async ({ page }) => {
     await page.goto(server.address);
-    const desk = new Desk(page);
-    await desk.add('TID 210');
+    const workbench = new Workbench(page);
+    await workbench.add('TID 210');
     await page.keyboard.press('s');
-    await expect(desk.shortlistButton).toContainText('1');
-    await desk.saved();
+    await expect(workbench.shortlistButton).toContainText('1');
+    await workbench.saved();
     await server.stop();
     await page.keyboard.press('l');
     await expect(notSaved(page)).toContainText('line-up and choice');
@@ -85,62 +85,62 @@ test.describe('with a server that stops', () => {
 });
 
 test('a change to one sketch that is not saved survives the opening of another', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
-  await desk.sketchMenu('Copy this sketch');
-  await expect(desk.sketchName).toHaveText('First sketch, copy');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
+  await workbench.sketchMenu('Copy this sketch');
+  await expect(workbench.sketchName).toHaveText('First sketch, copy');
   await page.route('**/api/sketches/*', (route) => route.abort());
-  await desk.press('Friday', 9);
-  await desk.moveTo('Friday', 11);
+  await workbench.press('Friday', 9);
+  await workbench.moveTo('Friday', 11);
   await page.mouse.up();
   await expect(notSaved(page)).toContainText('First sketch, copy');
-  await desk.sketchName.click();
+  await workbench.sketchName.click();
   await page.getByRole('menuitemradio', { name: 'First sketch', exact: true }).click();
-  await expect(desk.sketchName).toHaveText('First sketch');
-  await expect(desk.blocks).toHaveCount(0);
+  await expect(workbench.sketchName).toHaveText('First sketch');
+  await expect(workbench.blocks).toHaveCount(0);
   await expect(notSaved(page)).toContainText('First sketch, copy');
   await page.unroute('**/api/sketches/*');
   await expect(notSaved(page)).toHaveCount(0);
-  await desk.sketchName.click();
+  await workbench.sketchName.click();
   await page.getByRole('menuitemradio', { name: 'First sketch, copy', exact: true }).click();
-  await expect(desk.blocks).toHaveCount(1);
+  await expect(workbench.blocks).toHaveCount(1);
 });
 
 test('a cookie that expires takes no change along: it is kept in a new sketch', async ({ page, context }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   await context.clearCookies();
-  await desk.press('Friday', 9);
-  await desk.moveTo('Friday', 11);
+  await workbench.press('Friday', 9);
+  await workbench.moveTo('Friday', 11);
   await page.mouse.up();
   await expect(page.getByRole('alert')).toContainText('is in a new sketch of that name');
-  await expect(desk.blocks).toHaveCount(1);
-  await desk.saved();
+  await expect(workbench.blocks).toHaveCount(1);
+  await workbench.saved();
   await page.reload();
-  await expect(desk.wanted.getByText('TID 210')).toBeVisible();
-  await expect(desk.blocks).toHaveCount(1);
+  await expect(workbench.wanted.getByText('TID 210')).toBeVisible();
+  await expect(workbench.blocks).toHaveCount(1);
 });
 
 test('what was undone before it was sent can be done again', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
   await page.route('**/api/sketches/**', (route) => route.abort());
-  await desk.press('Friday', 9);
-  await desk.moveTo('Friday', 11);
+  await workbench.press('Friday', 9);
+  await workbench.moveTo('Friday', 11);
   await page.mouse.up();
   await expect(notSaved(page)).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(desk.blocks).toHaveCount(0);
+  await expect(workbench.blocks).toHaveCount(0);
   await expect(notSaved(page)).toHaveCount(0);
   await page.unroute('**/api/sketches/**');
   await page.keyboard.press('Control+Shift+z');
-  await expect(desk.blocks).toHaveCount(1);
-  await desk.saved();
+  await expect(workbench.blocks).toHaveCount(1);
+  await workbench.saved();
 });
 
 test('an edit asks for nothing that is known', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 120');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 120');
   const asked: string[] = [];
   page.on('request', (request) => {
     const { pathname } = new URL(request.url());
@@ -150,7 +150,7 @@ test('an edit asks for nothing that is known', async ({ page }) => {
   });
   await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('sat 8-9');
   await page.keyboard.press('Enter');
-  await desk.saved();
+  await workbench.saved();
   await expect.poll(() => asked.some((one) => one.endsWith('standings'))).toBe(true);
   await page.waitForLoadState('networkidle');
   expect(asked.filter((one) => one.startsWith('PUT sketches'))).toHaveLength(1);
@@ -162,9 +162,9 @@ test('an edit asks for nothing that is known', async ({ page }) => {
 });
 
 test('a sketch deleted can be had back after the seats were asked for anew', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210');
-  await desk.sketchMenu('Delete this sketch');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210');
+  await workbench.sketchMenu('Delete this sketch');
   const deleted = page.getByText('“First sketch” is deleted.');
   await expect(deleted).toBeVisible();
   await page.getByRole('link', { name: 'Catalogue' }).click();

@@ -1,67 +1,67 @@
 import { expect, test } from '@playwright/test';
 import { expectNoFaults } from '../axe';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 
 test('several sketches: new, copied, renamed, chosen, compared, deleted and had back', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'WRT 101');
-  const both = await desk.count();
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'WRT 101');
+  const both = await workbench.count();
 
-  await desk.sketchMenu('Copy this sketch');
-  await expect(desk.sketchName).toHaveText('First sketch, copy');
+  await workbench.sketchMenu('Copy this sketch');
+  await expect(workbench.sketchName).toHaveText('First sketch, copy');
   await expect(page.getByText('sketch 2 of 2')).toBeVisible();
-  await expect.poll(() => desk.count()).toBe(both);
-  await desk.sketchMenu('Rename…');
+  await expect.poll(() => workbench.count()).toBe(both);
+  await workbench.sketchMenu('Rename…');
   await page.getByRole('textbox', { name: 'Name' }).fill('With the evening job');
   await page.keyboard.press('Enter');
-  await expect(desk.sketchName).toHaveText('With the evening job');
+  await expect(workbench.sketchName).toHaveText('With the evening job');
   await page.getByRole('textbox', { name: 'Type hours you can’t' }).fill('tue thu 17-21 job');
   await page.keyboard.press('Enter');
-  await expect.poll(() => desk.count()).toBeLessThan(both);
-  const evening = await desk.count();
-  await desk.saved();
+  await expect.poll(() => workbench.count()).toBeLessThan(both);
+  const evening = await workbench.count();
+  await workbench.saved();
 
-  await desk.sketchMenu('New sketch…');
+  await workbench.sketchMenu('New sketch…');
   await page.getByRole('textbox', { name: 'Name' }).fill('Only maps');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
   await expect(page.getByText('sketch 3 of 3')).toBeVisible();
 
-  await desk.sketchMenu('Compare sketches…');
+  await workbench.sketchMenu('Compare sketches…');
   const dialog = page.getByRole('dialog', { name: 'Sketches of this term' });
   await expect(dialog.getByRole('row', { name: /First sketch/ })).toContainText(String(both));
   const row = dialog.getByRole('row', { name: /With the evening job/ });
   await expect(row).toContainText(String(evening));
   await expect(row).toContainText(/days? with class/);
   await row.getByRole('button', { name: 'Open' }).click();
-  await expect(desk.sketchName).toHaveText('With the evening job');
-  await expect.poll(() => desk.count()).toBe(evening);
+  await expect(workbench.sketchName).toHaveText('With the evening job');
+  await expect.poll(() => workbench.count()).toBe(evening);
 
-  await desk.sketchMenu('Move up in the list');
+  await workbench.sketchMenu('Move up in the list');
   await expect(page.getByText('sketch 1 of 3')).toBeVisible();
   await page.reload();
-  await expect(desk.sketchName).toHaveText('With the evening job');
+  await expect(workbench.sketchName).toHaveText('With the evening job');
   await expect(page.getByText('sketch 1 of 3')).toBeVisible();
 
-  await desk.sketchMenu('Delete this sketch');
+  await workbench.sketchMenu('Delete this sketch');
   await expect(page.getByText('“With the evening job” is deleted.')).toBeVisible();
   await expect(page.getByText('sketch 2 of 2').or(page.getByText('sketch 1 of 2'))).toBeVisible();
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(desk.sketchName).toHaveText('With the evening job');
-  await expect.poll(() => desk.count()).toBe(evening);
+  await expect(workbench.sketchName).toHaveText('With the evening job');
+  await expect.poll(() => workbench.count()).toBe(evening);
 
   // Also after the word of it is gone.
-  await desk.sketchMenu('Delete this sketch');
-  await expect(desk.sketchName).not.toHaveText('With the evening job');
+  await workbench.sketchMenu('Delete this sketch');
+  await expect(workbench.sketchName).not.toHaveText('With the evening job');
   await page.reload();
-  await desk.sketchMenu('Bring back “With the evening job”');
-  await expect(desk.sketchName).toHaveText('With the evening job');
+  await workbench.sketchMenu('Bring back “With the evening job”');
+  await expect(workbench.sketchName).toHaveText('With the evening job');
 });
 
 test('as many sketches as are kept: the menu shows the one that is open and reaches all, and there is no room for more', async ({
   page,
 }) => {
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   const ask = { format: 'hour-grid-ask', version: 1, term: '2027SP', wanted: [] };
   const make = async (name: string) =>
     expect(
@@ -86,7 +86,7 @@ test('as many sketches as are kept: the menu shows the one that is open and reac
     await mayOpen;
     await route.continue();
   });
-  await desk.sketchMenu('Delete this sketch');
+  await workbench.sketchMenu('Delete this sketch');
   await expect(page.getByText('“Sketch number 50” is deleted.')).toBeVisible();
   await make('In its place');
   const refused = page.waitForResponse(
@@ -95,44 +95,44 @@ test('as many sketches as are kept: the menu shows the one that is open and reac
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await refused;
   openNext();
-  await expect(desk.sketchName).toHaveText('In its place');
+  await expect(workbench.sketchName).toHaveText('In its place');
   await expect(page.getByText('You have 50 sketches of this term, and no more are kept.')).toBeVisible();
 });
 
 test('on a phone a deleted sketch is told of and had back', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   await page.getByRole('button', { name: 'Courses and rules' }).click();
-  await desk.sketchMenu('Delete this sketch');
+  await workbench.sketchMenu('Delete this sketch');
   await expect(page.getByRole('dialog', { name: 'Courses and rules' })).toBeHidden();
   await expect(page.getByText('“First sketch” is deleted.')).toBeInViewport();
   await expectNoFaults(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('“First sketch” is deleted.')).toBeHidden();
   await page.getByRole('button', { name: 'Courses and rules' }).click();
-  await expect(desk.sketchName).toHaveText('First sketch');
+  await expect(workbench.sketchName).toHaveText('First sketch');
 });
 
 test('each sketch remembers its place, and a name can be undone', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'WRT 101');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'WRT 101');
   for (let step = 0; step < 4; step++) await page.keyboard.press('ArrowRight');
-  await expect.poll(() => desk.number()).toBe(5);
-  const there = await desk.sections();
-  await desk.sketchMenu('New sketch…');
+  await expect.poll(() => workbench.number()).toBe(5);
+  const there = await workbench.sections();
+  await workbench.sketchMenu('New sketch…');
   await page.getByRole('textbox', { name: 'Name' }).fill('Another');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
   await page.getByRole('button', { name: /^Sketch: / }).click();
   await page.getByRole('menuitemradio', { name: 'First sketch' }).click();
-  await expect.poll(() => desk.number()).toBe(5);
-  expect(await desk.sections()).toEqual(there);
+  await expect.poll(() => workbench.number()).toBe(5);
+  expect(await workbench.sections()).toEqual(there);
 
-  await desk.sketchMenu('Rename…');
+  await workbench.sketchMenu('Rename…');
   await page.getByRole('textbox', { name: 'Name' }).fill('Renamed');
   await page.keyboard.press('Enter');
-  await expect(desk.sketchName).toHaveText('Renamed');
-  await desk.saved();
+  await expect(workbench.sketchName).toHaveText('Renamed');
+  await workbench.saved();
   await page.keyboard.press('Control+z');
-  await expect(desk.sketchName).toHaveText('First sketch');
+  await expect(workbench.sketchName).toHaveText('First sketch');
 });

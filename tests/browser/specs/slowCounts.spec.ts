@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { Desk } from '../desk';
+import { Workbench } from '../workbench';
 
 /** Counts take as long as the test wants: each waits until it is let go. */
 async function holdCounts(page: Page, change: (answer: Record<string, unknown>) => Record<string, unknown>) {
@@ -19,10 +19,10 @@ async function holdCounts(page: Page, change: (answer: Record<string, unknown>) 
 }
 
 test('a count that takes long is told about at once, and exactly when it is there', async ({ page }) => {
-  const desk = await Desk.open(page);
+  const workbench = await Workbench.open(page);
   // Courses that no other test takes together: what was counted before is known at once.
-  await desk.add('TID 330', 'GLZ 233', 'LOG 118', 'CAR 305');
-  const all = await desk.count();
+  await workbench.add('TID 330', 'GLZ 233', 'LOG 118', 'CAR 305');
+  const all = await workbench.count();
   const counts = await holdCounts(page, (answer) => ({ ...answer, countMs: 400 }));
   const told = page.getByRole('heading', { level: 1 });
 
@@ -32,39 +32,43 @@ test('a count that takes long is told about at once, and exactly when it is ther
     ['Thursday', 10, 15],
   ] as const) {
     counts.hold();
-    await desk.press(day, from);
-    await desk.moveTo(day, to);
-    await expect(desk.grid.getByText(new RegExp(`${from}:00–${to}:00 leaves about [\\d,]+`))).toBeVisible();
+    await workbench.press(day, from);
+    await workbench.moveTo(day, to);
+    await expect(
+      workbench.grid.getByText(new RegExp(`${from}:00–${to}:00 leaves about [\\d,]+`)),
+    ).toBeVisible();
     await expect(told).toContainText(/of … week shapesabout [\d,]+ timetables/);
-    await expect(desk.grid).toHaveAttribute('aria-busy', 'true');
+    await expect(workbench.grid).toHaveAttribute('aria-busy', 'true');
     counts.letGo();
-    await expect(desk.grid).toHaveAttribute('aria-busy', 'false');
-    await expect(desk.grid.getByText(/leaves [\d,]+$/)).toBeVisible();
+    await expect(workbench.grid).toHaveAttribute('aria-busy', 'false');
+    await expect(workbench.grid.getByText(/leaves [\d,]+$/)).toBeVisible();
     await expect(told).not.toContainText('about');
-    expect(await desk.count()).toBeLessThan(all);
+    expect(await workbench.count()).toBeLessThan(all);
     await page.keyboard.press('Escape');
     await page.mouse.up();
-    await expect.poll(() => desk.count()).toBe(all);
+    await expect.poll(() => workbench.count()).toBe(all);
   }
 });
 
 test('a pointer faster than the counts is shown the way it goes, and where it stays', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 220', 'WRT 101', 'CAR 305');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 220', 'WRT 101', 'CAR 305');
   const counts = await holdCounts(page, (answer) => answer);
-  await desk.press('Tuesday', 8);
-  for (let hour = 9; hour <= 15; hour += 0.25) await desk.moveTo('Tuesday', hour);
-  await expect(desk.grid.getByText(/8:00–15:00 leaves about [\d,]+/)).toBeVisible();
+  await workbench.press('Tuesday', 8);
+  for (let hour = 9; hour <= 15; hour += 0.25) await workbench.moveTo('Tuesday', hour);
+  await expect(workbench.grid.getByText(/8:00–15:00 leaves about [\d,]+/)).toBeVisible();
   counts.letGo();
-  await expect(desk.grid).toHaveAttribute('aria-busy', 'false');
+  await expect(workbench.grid).toHaveAttribute('aria-busy', 'false');
   await page.mouse.up();
-  await desk.saved();
-  await expect(desk.rules.getByRole('button', { name: 'Can’t: Tue 8:00–15:00', exact: true })).toBeVisible();
+  await workbench.saved();
+  await expect(
+    workbench.rules.getByRole('button', { name: 'Can’t: Tue 8:00–15:00', exact: true }),
+  ).toBeVisible();
 });
 
 test('where there are too many to count, what is known is said, and nothing else', async ({ page }) => {
-  const desk = await Desk.open(page);
-  await desk.add('TID 210', 'ACO 220');
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 210', 'ACO 220');
   await page.route(/\/api\/answers$/, async (route) => {
     const response = await route.fetch();
     const answer = (await response.json()) as Record<string, unknown>;
@@ -76,9 +80,9 @@ test('where there are too many to count, what is known is said, and nothing else
       const response = await route.fetch();
       await route.fulfill({ response, json: { ...((await response.json()) as object), isExact: false } });
     });
-  await desk.press('Friday', 8);
-  await desk.moveTo('Friday', 9);
-  await expect(desk.grid.getByText('leaves about 4.4 × 10¹³')).toBeVisible();
+  await workbench.press('Friday', 8);
+  await workbench.moveTo('Friday', 9);
+  await expect(workbench.grid.getByText('leaves about 4.4 × 10¹³')).toBeVisible();
   const told = page.getByRole('heading', { level: 1 });
   await expect(told).toContainText('about 4.4 × 10¹³ timetables');
   await expect(told).toContainText(/of at least [\d,]+ week shapes/);

@@ -87,10 +87,10 @@ public sealed record AnswerBasis(Ask Ask, string HoursMet)
             var first = against.Count;
             for (var i = 0; i < section.Meetings.Count; i++)
                 against.AddRange(hours.Against(section.Meetings[i]));
-            var its = CollectionsMarshal.AsSpan(against)[first..];
-            its.Sort();
-            var count = Distinct(its);
-            against.RemoveRange(first + count, its.Length - count);
+            var added = CollectionsMarshal.AsSpan(against)[first..];
+            added.Sort();
+            var count = Distinct(added);
+            against.RemoveRange(first + count, added.Length - count);
             against.Add(EndOfSection);
         }
         return Convert.ToHexString(SHA256.HashData(MemoryMarshal.AsBytes(CollectionsMarshal.AsSpan(against))));

@@ -125,18 +125,18 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
         return taken < places.Count ? described[..taken] : described;
     }
 
-    private RankedTimetable Describe(RankedProblem its, int place, RankedMeasures measures)
+    private RankedTimetable Describe(RankedProblem of, int place, RankedMeasures measures)
     {
         var measured = measures.Of(best[place]);
         return new(
             place + 1,
             measured.Score(problem.Ask.Weights, problem.Courses.Count),
-            TimetableOf(its, best[place]),
+            TimetableOf(of, best[place]),
             measured
         );
     }
 
-    private Timetable TimetableOf(RankedProblem its, Ranked timetable)
+    private Timetable TimetableOf(RankedProblem of, Ranked timetable)
     {
         // Bundles stand in no order; a timetable's in the order of the ask.
         var byPlace = new Bundle?[problem.Ask.Wanted.Count];
@@ -147,6 +147,6 @@ internal sealed class Ranking(Problem problem, RankedProblem? ranked, Ranked[] b
         foreach (var bundle in byPlace)
             if (bundle is not null)
                 bundles[count++] = bundle;
-        return new(bundles, its.Order.Of(timetable.Ranks));
+        return new(bundles, of.Order.Of(timetable.Ranks));
     }
 }

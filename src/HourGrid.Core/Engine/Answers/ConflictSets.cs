@@ -29,9 +29,9 @@ internal sealed class ConflictSets(CatalogueSnapshot snapshot, Ask ask, WorkLimi
             var problem = Problem.Compile(snapshot, part, CompileScope.AnyLifted, limit);
             problems[key] = feasibility = new Feasibility(problem, limit);
         }
-        var its = feasibility.Problem.Rules;
+        var rules = feasibility.Problem.Rules;
         var paths = lifted.Select(rule => rule.Path).ToHashSet();
-        return feasibility.Has(new Lifted([.. its.Select(rule => paths.Contains(rule.Path))], MayLeaveOut: true));
+        return feasibility.Has(new Lifted([.. rules.Select(rule => paths.Contains(rule.Path))], MayLeaveOut: true));
     }
 
     /// <summary>

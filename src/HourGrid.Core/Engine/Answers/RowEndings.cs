@@ -61,7 +61,7 @@ internal sealed unsafe class RowEndings
         workOfPairs = levels < 2 ? 0 : step.Problem.WordsOfLevel(levels - 2);
         workOfLast = step.Problem.WordsOfLevel(levels - 1);
         isPlain[from] = true;
-        lastNumbers = new ushort[parts.Numbers[^1].Sum(its => its.Length)];
+        lastNumbers = new ushort[parts.Numbers[^1].Sum(optionNumbers => optionNumbers.Length)];
         all = new ushort[AtATime * parts.Width];
         ending = new ushort[parts.Width];
         ending.AsSpan(parts.Courses).Fill(EveryRow.NotTaken);
@@ -141,9 +141,9 @@ internal sealed unsafe class RowEndings
 
     private void Take(int level, int option)
     {
-        var its = chosen[level] = parts.Numbers[level][option];
-        ending[parts.PlaceOf[level]] = its[0];
-        isPlain[level + 1] = isPlain[level] && its.Length == 1;
+        var optionNumbers = chosen[level] = parts.Numbers[level][option];
+        ending[parts.PlaceOf[level]] = optionNumbers[0];
+        isPlain[level + 1] = isPlain[level] && optionNumbers.Length == 1;
     }
 
     /// <summary>Adds an ending for each bundle that may stand last, with each of those of what is chosen before.</summary>
@@ -193,13 +193,13 @@ internal sealed unsafe class RowEndings
     {
         var place = parts.PlaceOf[^1];
         var width = parts.Width;
-        ref var its = ref MemoryMarshal.GetArrayDataReference(ending);
+        ref var optionNumbers = ref MemoryMarshal.GetArrayDataReference(ending);
         ref var into = ref MemoryMarshal.GetArrayDataReference(all);
         for (var i = 0; i < lasts; i++)
         {
             var at = Count * width;
             for (var part = 0; part < width; part += Vector128<ushort>.Count)
-                Vector128.LoadUnsafe(ref its, (nuint)part).StoreUnsafe(ref into, (nuint)(at + part));
+                Vector128.LoadUnsafe(ref optionNumbers, (nuint)part).StoreUnsafe(ref into, (nuint)(at + part));
             Unsafe.Add(ref into, at + place) = lastNumbers[i];
             if (++Count == AtATime)
                 whenFull();

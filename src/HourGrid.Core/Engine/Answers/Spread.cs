@@ -90,14 +90,14 @@ public static class Spread
             {
                 if (other[level] == from[level])
                     continue;
-                ref var its = ref CollectionsMarshal.GetValueRefOrAddDefault(
+                ref var apart = ref CollectionsMarshal.GetValueRefOrAddDefault(
                     known[level],
                     other[level],
                     out var isKnown
                 );
                 if (!isKnown)
-                    its = Apart(levels[level][from[level]].Meetings, levels[level][other[level]].Meetings);
-                minutes += its;
+                    apart = Apart(levels[level][from[level]].Meetings, levels[level][other[level]].Meetings);
+                minutes += apart;
             }
             return minutes;
         }

@@ -73,12 +73,12 @@ public sealed class CoursePlay
             var options = alike.Length == 1 ? [alike] : alike.GroupBy(KeyOf).Select(option => option.ToArray());
             foreach (var option in options)
             {
-                var its = Array.ConvertAll(option, found => found.Bundle);
-                Array.Sort(its, SectionLists.OfBundles);
+                var inOrder = Array.ConvertAll(option, found => found.Bundle);
+                Array.Sort(inOrder, SectionLists.OfBundles);
                 yield return new CourseOption
                 {
                     Meetings = group.Key,
-                    Bundles = its,
+                    Bundles = inOrder,
                     Against = option[0].Against,
                     Shape = shape,
                     IsChange = IsChange(option[0]),

@@ -71,7 +71,7 @@ internal sealed class LimitedSums
         int[] most = [.. amounts.Select(course => course.Max())];
         int[][] shortOfMost =
         [
-            .. amounts.Zip(most, (course, its) => course.Select(amount => its - amount).ToArray()),
+            .. amounts.Zip(most, (course, bound) => course.Select(amount => bound - amount).ToArray()),
         ];
         AddAtMost(id, shortOfMost, most.Sum() - least);
     }
@@ -82,7 +82,7 @@ internal sealed class LimitedSums
         int[] least = [.. amounts.Select(course => course.Min())];
         int[][] beyondLeast =
         [
-            .. amounts.Zip(least, (course, its) => course.Select(amount => amount - its).ToArray()),
+            .. amounts.Zip(least, (course, bound) => course.Select(amount => amount - bound).ToArray()),
         ];
         var sum = new LimitedSum(id, beyondLeast, most - least.Sum());
         if (sum.MostAdded > sum.Limit)

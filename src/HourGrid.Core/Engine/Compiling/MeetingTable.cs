@@ -22,14 +22,14 @@ internal sealed class MeetingTable
             for (var option = 0; option < options.Count; option++)
             {
                 limit.ThrowIfOver();
-                var its = options[option].Meetings;
-                var row = numbers[course][option] = new int[its.Count];
+                var optionMeetings = options[option].Meetings;
+                var row = numbers[course][option] = new int[optionMeetings.Count];
                 for (var i = 0; i < row.Length; i++)
                 {
-                    if (!byMeeting.TryGetValue(its[i], out row[i]))
+                    if (!byMeeting.TryGetValue(optionMeetings[i], out row[i]))
                     {
-                        byMeeting[its[i]] = row[i] = meetings.Count;
-                        meetings.Add(its[i]);
+                        byMeeting[optionMeetings[i]] = row[i] = meetings.Count;
+                        meetings.Add(optionMeetings[i]);
                     }
                 }
             }

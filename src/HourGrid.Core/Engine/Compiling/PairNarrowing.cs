@@ -91,7 +91,7 @@ internal sealed class PairNarrowing
         var at = 0;
         var number = -1;
         var last = 0UL;
-        ulong[] its = [];
+        ulong[] bits = [];
         for (var level = 0; level < optionsOf.Length; level++)
         for (var option = 0; option < optionsOf[level]; option++, from += step)
         {
@@ -101,12 +101,12 @@ internal sealed class PairNarrowing
             {
                 last = effect;
                 number = NumberOf(effect);
-                its = holders[number];
+                bits = holders[number];
                 if ((long)effects.Count * effects.Count * first[^1] > MostWork)
                     return false;
             }
             numberOf[at++] = number;
-            its[first[level] + option / 64] |= 1UL << option;
+            bits[first[level] + option / 64] |= 1UL << option;
         }
         return true;
     }
@@ -124,18 +124,18 @@ internal sealed class PairNarrowing
     private void Narrow(Func<ulong, ulong, bool> goTogether)
     {
         ulong[]?[] beside = [.. effects.Select(effect => Beside(effect, goTogether))];
-        if (beside.All(its => its is null))
+        if (beside.All(bits => bits is null))
             return;
         var at = 0;
         for (var level = 0; level < optionsOf.Length; level++)
         for (var option = 0; option < optionsOf[level]; option++)
         {
-            if (beside[numberOf[at++]] is not { } its)
+            if (beside[numberOf[at++]] is not { } bits)
                 continue;
             limit.ThrowIfOver();
             var row = problem.RowOf(level, option);
             for (var word = first[level + 1]; word < first[^1]; word++)
-                row[word - first[level + 1]] &= its[word];
+                row[word - first[level + 1]] &= bits[word];
         }
     }
 

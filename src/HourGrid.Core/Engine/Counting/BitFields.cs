@@ -16,10 +16,10 @@ internal static class BitFields
         // A bit less the lowest bit of its field is the field; and none borrows from another.
         if (Bmi2.X64.IsSupported)
             return some - Bmi2.X64.ParallelBitDeposit(Bmi2.X64.ParallelBitExtract(some, tops), lows);
-        var its = some;
+        var remaining = some;
         for (; tops != 0; tops &= tops - 1, lows &= lows - 1)
             if ((some & tops & (0 - tops)) != 0)
-                its -= lows & (0 - lows);
-        return its;
+                remaining -= lows & (0 - lows);
+        return remaining;
     }
 }

@@ -88,8 +88,8 @@ internal sealed unsafe class Estimating
     /// <summary>Weighs every option of a level; 0 for those that lead nowhere.</summary>
     private double Weigh(int level, ulong* state, ulong* next)
     {
-        var its = chances[level];
-        Array.Clear(its);
+        var weights = chances[level];
+        Array.Clear(weights);
         var words = 2 * step.Problem.RowWords(level);
         var sum = 0.0;
         for (var word = first[level]; word < first[level + 1]; word++)
@@ -108,7 +108,7 @@ internal sealed unsafe class Estimating
                     left += BitOperations.PopCount(next[laterWord]);
                 weight *= left;
             }
-            sum += its[option] = weight;
+            sum += weights[option] = weight;
         }
         return sum;
     }
@@ -120,17 +120,17 @@ internal sealed unsafe class Estimating
         random ^= random >> 7;
         random ^= random << 17;
         var at = (random >> 11) * (1.0 / (1UL << 53)) * sum;
-        var its = chances[level];
+        var weights = chances[level];
         var last = 0;
-        for (var option = 0; option < its.Length; option++)
+        for (var option = 0; option < weights.Length; option++)
         {
-            if (its[option] == 0)
+            if (weights[option] == 0)
                 continue;
             last = option;
-            at -= its[option];
+            at -= weights[option];
             if (at < 0)
                 break;
         }
-        return (last, its[last] / sum);
+        return (last, weights[last] / sum);
     }
 }

@@ -78,7 +78,7 @@ internal sealed unsafe class OptionCounts<T>
         {
             var layer = layers.Layers[l];
             var ways = WaysOf(layer.Level);
-            var its = counts[layer.Level];
+            var ofLevel = counts[layer.Level];
             for (var state = 0; state < layer.Count; state++)
             {
                 var options = layer.Choices.OptionsOf(state);
@@ -87,7 +87,7 @@ internal sealed unsafe class OptionCounts<T>
                 for (var choice = 0; choice < options.Length; choice++)
                 {
                     var completions = ways[options[choice]] * below[l + 1][next[choice]];
-                    its[options[choice]] += above[l][state] * completions;
+                    ofLevel[options[choice]] += above[l][state] * completions;
                     sum += completions;
                 }
                 below[l][state] = sum;

@@ -86,9 +86,9 @@ internal sealed unsafe class OptionsByAmount
         var options = problem.Levels[level].Options.Count;
         for (var option = 0; option < options; option++)
         {
-            var its = problem.AddsOf(level, option);
+            var amounts = problem.AddsOf(level, option);
             var group = 0;
-            while (group < found.Count && !problem.AddsOf(level, found[group].Option).SequenceEqual(its))
+            while (group < found.Count && !problem.AddsOf(level, found[group].Option).SequenceEqual(amounts))
                 group++;
             if (group == Most)
                 return [];

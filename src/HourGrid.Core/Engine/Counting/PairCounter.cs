@@ -95,10 +95,12 @@ internal sealed unsafe class PairCounter
             for (var bits = ones[word]; bits != 0; bits &= bits - 1)
             {
                 var option = BitOperations.TrailingZeroCount(bits);
-                var its = row + option * stride;
-                var count = BitOperations.PopCount(its[0] & left0) + BitOperations.PopCount(its[1] & left1);
+                var optionRow = row + option * stride;
+                var count =
+                    BitOperations.PopCount(optionRow[0] & left0) + BitOperations.PopCount(optionRow[1] & left1);
                 shapes += (ulong)count;
-                count += BitOperations.PopCount(its[0] & twice0) + BitOperations.PopCount(its[1] & twice1);
+                count +=
+                    BitOperations.PopCount(optionRow[0] & twice0) + BitOperations.PopCount(optionRow[1] & twice1);
                 timetables += (ulong)count * Unsafe.Add(ref way, word * 64 + option);
             }
         }
@@ -117,10 +119,10 @@ internal sealed unsafe class PairCounter
             for (var bits = ones[word]; bits != 0; bits &= bits - 1)
             {
                 var option = BitOperations.TrailingZeroCount(bits);
-                var its = row + option * stride;
-                var count = (ulong)BitOperations.PopCount(its[0] & others[0]);
+                var optionRow = row + option * stride;
+                var count = (ulong)BitOperations.PopCount(optionRow[0] & others[0]);
                 for (var lastWord = 1; lastWord < lastWords; lastWord++)
-                    count += (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
+                    count += (ulong)BitOperations.PopCount(optionRow[lastWord] & others[lastWord]);
                 shapes += count;
                 timetables += count * Unsafe.Add(ref way, word * 64 + option);
             }
@@ -146,16 +148,17 @@ internal sealed unsafe class PairCounter
             for (var bits = ones[word]; bits != 0; bits &= bits - 1)
             {
                 var option = BitOperations.TrailingZeroCount(bits);
-                var its = row + option * stride;
+                var optionRow = row + option * stride;
                 ulong weight = 0;
                 for (var lastWord = 0; lastWord < lastWords; lastWord++)
                 {
-                    var count = (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
+                    var count = (ulong)BitOperations.PopCount(optionRow[lastWord] & others[lastWord]);
                     shapes += count;
                     weight += count;
                     for (var plane = 0; plane < perWord; plane++)
                         weight +=
-                            (ulong)BitOperations.PopCount(its[lastWord] & cut[lastWord * perWord + plane]) << plane;
+                            (ulong)BitOperations.PopCount(optionRow[lastWord] & cut[lastWord * perWord + plane])
+                            << plane;
                 }
                 timetables += weight * Unsafe.Add(ref way, word * 64 + option);
             }
@@ -172,12 +175,12 @@ internal sealed unsafe class PairCounter
         for (var bits = ones[word]; bits != 0; bits &= bits - 1)
         {
             var option = word * 64 + BitOperations.TrailingZeroCount(bits);
-            var its = step.Row(level, option);
+            var optionRow = step.Row(level, option);
             ulong weight = 0;
             for (var lastWord = 0; lastWord < lastWords; lastWord++)
             {
-                shapes += (ulong)BitOperations.PopCount(its[lastWord] & others[lastWord]);
-                weight += planes.Weigh(lastWord, its[lastWord] & others[lastWord]);
+                shapes += (ulong)BitOperations.PopCount(optionRow[lastWord] & others[lastWord]);
+                weight += planes.Weigh(lastWord, optionRow[lastWord] & others[lastWord]);
             }
             timetables += weight * ways[option];
         }

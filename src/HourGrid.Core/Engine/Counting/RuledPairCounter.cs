@@ -105,13 +105,13 @@ internal sealed unsafe class RuledPairCounter
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private Count64 CountLast(ulong* state)
     {
-        var its = step.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + lastFirst : last.Left(state);
+        var free = step.LanesHold(state, Pinned.Pointer(mostTaken)) ? state + lastFirst : last.Left(state);
         var isFree = step.WitnessesLast(state, outlast);
         ulong timetables = 0;
         ulong shapes = 0;
         for (var word = 0; word < lastWords; word++)
         {
-            var bits = its[word];
+            var bits = free[word];
             if (!isFree)
                 bits = Keeping(state, word, bits);
             shapes += (ulong)BitOperations.PopCount(bits);

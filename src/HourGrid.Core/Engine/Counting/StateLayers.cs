@@ -103,9 +103,9 @@ internal sealed unsafe class StateLayers
         ulong shapes = 0;
         for (var choice = 0; choice < options.Length; choice++)
         {
-            ref readonly var its = ref below[next[choice]];
-            timetables += (ulong)its.Timetables * ways[options[choice]];
-            shapes += (ulong)its.WeekShapes;
+            ref readonly var target = ref below[next[choice]];
+            timetables += (ulong)target.Timetables * ways[options[choice]];
+            shapes += (ulong)target.WeekShapes;
         }
         return new(timetables, shapes);
     }

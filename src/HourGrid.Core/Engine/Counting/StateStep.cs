@@ -208,10 +208,11 @@ internal sealed unsafe class StateStep : IDisposable
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var option = ((word - first[level]) << 6) + BitOperations.TrailingZeroCount(bits);
-            var its = WitnessesOf(level, option);
+            var optionWitnesses = WitnessesOf(level, option);
             for (var from = 0; from < lanesAt - witnessesAt; from += Vector256<ulong>.Count)
             {
-                var left = Vector256.LoadUnsafe(ref witnesses[0], (nuint)from) & Vector256.Load(its + from);
+                var left =
+                    Vector256.LoadUnsafe(ref witnesses[0], (nuint)from) & Vector256.Load(optionWitnesses + from);
                 left.StoreUnsafe(ref witnesses[0], (nuint)from);
             }
             // The bits of several amounts together are no less than any of them, and stay below the guard.

@@ -115,9 +115,9 @@ internal sealed unsafe class TripleCounter
             for (var ones = pairs[pairWord] & row[pairWord]; ones != 0; ones &= ones - 1)
             {
                 var one = (pairWord << 6) + BitOperations.TrailingZeroCount(ones);
-                var its = pairRows + one * pairStride;
+                var optionRow = pairRows + one * pairStride;
                 var count = (ulong)(
-                    BitOperations.PopCount(its[0] & others0) + BitOperations.PopCount(its[1] & others1)
+                    BitOperations.PopCount(optionRow[0] & others0) + BitOperations.PopCount(optionRow[1] & others1)
                 );
                 shapes += count;
                 weighed += count * Unsafe.Add(ref pairWay, one);
@@ -145,9 +145,9 @@ internal sealed unsafe class TripleCounter
                 continue;
             for (var later = first[level + 2]; later < first[level + 3]; later++)
                 next[later] = state[later] & row[later];
-            var its = pairs.Count(next + first[level + 1], next + first[level + 2]);
-            shapes += its.Shapes;
-            timetables += its.Timetables * ways[option];
+            var pairCounts = pairs.Count(next + first[level + 1], next + first[level + 2]);
+            shapes += pairCounts.Shapes;
+            timetables += pairCounts.Timetables * ways[option];
         }
         return new(timetables, shapes);
     }

@@ -53,9 +53,9 @@ internal sealed unsafe class TriplesByAmount
                     || !step.TakeFromLanes(level + 1, others.OptionOf(other), one, both)
                 )
                     continue;
-                var its = Left(state, both);
-                timetables += its.Timetables;
-                shapes += its.Shapes;
+                var pairs = Left(state, both);
+                timetables += pairs.Timetables;
+                shapes += pairs.Shapes;
             }
         }
         return new(timetables, shapes);

@@ -28,7 +28,7 @@ internal sealed class WaysInto
     private void Read(StateLayer before, int states, int layer)
     {
         var choices = before.Choices;
-        var (its, from) = (new int[choices.Count], new int[choices.Count]);
+        var (chosenOptions, from) = (new int[choices.Count], new int[choices.Count]);
         // Counted one place late, so that each place has moved on to where the next state begins once all are read.
         var next = new int[states + 2];
         for (var origin = 0; origin < before.Count; origin++)
@@ -43,9 +43,9 @@ internal sealed class WaysInto
             for (var choice = 0; choice < leadsTo.Length; choice++)
             {
                 var at = next[leadsTo[choice] + 1]++;
-                (its[at], from[at]) = (chosen[choice], origin);
+                (chosenOptions[at], from[at]) = (chosen[choice], origin);
             }
         }
-        (options[layer], origins[layer], firstOf[layer]) = (its, from, next);
+        (options[layer], origins[layer], firstOf[layer]) = (chosenOptions, from, next);
     }
 }

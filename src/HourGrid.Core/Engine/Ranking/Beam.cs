@@ -19,7 +19,7 @@ internal sealed unsafe class Beam
     private readonly int levels;
 
     // Costs of the options that are open at one node.
-    private readonly long[] its;
+    private readonly long[] optionCosts;
 
     // Those of all nodes, each with its node and option.
     private readonly List<long> costs = [];
@@ -37,7 +37,7 @@ internal sealed unsafe class Beam
         this.width = width;
         levels = ranked.Problem.Levels.Count;
         leaf = new LeafMeasures(ranked.Tables, ranked.Problem.Ask);
-        its = new long[ranked.Options.Max(level => level.Length)];
+        optionCosts = new long[ranked.Options.Max(level => level.Length)];
         nodes = new(ranked, width);
         next = new(ranked, width);
         whole = ranked.NewPartials(1)[0];
@@ -109,8 +109,8 @@ internal sealed unsafe class Beam
         var from = nodes.Partials[node];
         fixed (ulong* state = nodes.StateOf(node))
         {
-            var count = from.CostsWith(ranked.Levels[level], state, nodes.Costs[node], bound, its);
-            foreach (var one in its.AsSpan(0, count))
+            var count = from.CostsWith(ranked.Levels[level], state, nodes.Costs[node], bound, optionCosts);
+            foreach (var one in optionCosts.AsSpan(0, count))
                 if (step.Choose(level, PartialMeasures.OptionOf(one), state, step.Scratch(level + 1)))
                 {
                     costs.Add(PartialMeasures.CostOf(one));

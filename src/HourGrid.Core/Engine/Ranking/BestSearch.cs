@@ -90,15 +90,15 @@ internal sealed unsafe class BestSearch
 
     private void Search(int level, ulong* state, long atLeast)
     {
-        var its = open[level];
+        var costs = open[level];
         var count = ListCosts(level, state, atLeast);
         if (count == 0)
             return;
         if (level < levels - LevelsUnsorted || atLeast == best.Threshold)
-            ranked.Levels[level].Sort(its.AsSpan(0, count));
+            ranked.Levels[level].Sort(costs.AsSpan(0, count));
         for (var i = 0; i < count && !deadline.HasPassedAfter(workOf[level]); i++)
         {
-            var (cost, option) = (PartialMeasures.CostOf(its[i]), PartialMeasures.OptionOf(its[i]));
+            var (cost, option) = (PartialMeasures.CostOf(costs[i]), PartialMeasures.OptionOf(costs[i]));
             if (cost > best.Threshold)
                 continue;
             var next = step.Scratch(level + 1);

@@ -24,7 +24,7 @@ internal sealed unsafe class BundlePicker(
 
     // What is handed over together, a small part of what is wanted: each time takes the list out of another processor's
     // cache, and until then nobody knows of it.
-    private readonly List<Ranked> held = [];
+    private readonly List<Ranked> buffered = [];
     private readonly int mostHeld = Math.Clamp(best.Wanted / 32, 1, 32);
 
     /// <summary>What a bundle takes, as so many words.</summary>
@@ -51,14 +51,14 @@ internal sealed unsafe class BundlePicker(
     /// <summary>Hands over what was offered and held back, so that all of it has been offered.</summary>
     public void HandOver()
     {
-        best.Offer(CollectionsMarshal.AsSpan(held));
-        held.Clear();
+        best.Offer(CollectionsMarshal.AsSpan(buffered));
+        buffered.Clear();
     }
 
     private void Hold(Ranked one)
     {
-        held.Add(one);
-        if (held.Count >= mostHeld)
+        buffered.Add(one);
+        if (buffered.Count >= mostHeld)
             HandOver();
     }
 

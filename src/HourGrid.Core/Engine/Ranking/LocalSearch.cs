@@ -27,7 +27,7 @@ internal sealed unsafe class LocalSearch
     private readonly PartialMeasures[] before;
     private readonly PartialMeasures others;
     private readonly PartialMeasures whole;
-    private readonly long[] its;
+    private readonly long[] optionCosts;
     private readonly List<CostCeiling.Found> found = [];
     private readonly Deadline deadline;
 
@@ -48,7 +48,7 @@ internal sealed unsafe class LocalSearch
         workOfLevel = (long)levels * ranked.Options.Max(level => level.Length);
         var partials = ranked.NewPartials(levels + 2);
         (before, others, whole) = (partials[..levels], partials[levels], partials[levels + 1]);
-        its = new long[ranked.Options.Max(level => level.Length)];
+        optionCosts = new long[ranked.Options.Max(level => level.Length)];
     }
 
     /// <summary>Tries the exchanges of so many timetables, on all processors.</summary>
@@ -94,10 +94,10 @@ internal sealed unsafe class LocalSearch
             for (var later = level + 1; later < levels; later++, rest = others)
                 others.Become(rest, ranked.Levels[later], chosen[later]);
             var state = OpenBeside(chosen, level);
-            var count = rest.CostsAsLast(ranked.Levels[level], state, ceiling.Threshold - 1, its);
+            var count = rest.CostsAsLast(ranked.Levels[level], state, ceiling.Threshold - 1, optionCosts);
             for (var i = 0; i < count && !deadline.HasPassedAfter(workOfChoice); i++)
             {
-                chosen[level] = PartialMeasures.OptionOf(its[i]);
+                chosen[level] = PartialMeasures.OptionOf(optionCosts[i]);
                 if (chosen[level] != known.Chosen[level] && KeepsRules(chosen))
                     Add(rest, level, chosen);
             }

@@ -153,18 +153,18 @@ internal sealed unsafe class PairsAhead
     )
         where T : struct, ILanes<T>
     {
-        var (its, beside, left, costs) = (side.Level, side.Other, side.Left, this.costs);
+        var (level, beside, left, costs) = (side.Level, side.Other, side.Left, this.costs);
         var days = node.Days | ((OptionHead*)option)->Days;
         var taken = node.Taken + ((OptionHead*)option)->Taken;
         // What idle time may cost together with days and courses left out, which each pair tells better.
         var forAll = forBoth + costs.Wanted(taken + level.After.MostTaken);
         // Where no pair can have too many days, idle time alone tells nearly all that have too much.
         var daysTell = forAll < costs.Days(mostDays);
-        for (int word = its.FirstWord, from = 0; word < its.EndWord; word++, from += 64)
+        for (int word = level.FirstWord, from = 0; word < level.EndWord; word++, from += 64)
         for (var bits = state[word]; bits != 0; bits &= bits - 1)
         {
             var number = from + BitOperations.TrailingZeroCount(bits);
-            var other = its.Options + number * lanes.Width;
+            var other = level.Options + number * lanes.Width;
             var mostWith = daysTell ? MostIdleWith((OptionHead*)other, days, taken, left, forAll) : most;
             if (mostWith < 0 || (mostWith < most && IdleScan.IdleWith(lanes, other + 1) > mostWith + left.MostBusy))
                 continue;

@@ -25,18 +25,18 @@ internal sealed class RegistrationOrder
         foreach (var course in problem.Courses)
         {
             limit.ThrowIfOver();
-            OfferedSection[] its = [.. course.Offered.Sections.OrderBy(section => section.Number)];
-            if (its.Length > 0)
-                queue.Enqueue((its, 0), its[0].Number);
+            OfferedSection[] ofBundle = [.. course.Offered.Sections.OrderBy(section => section.Number)];
+            if (ofBundle.Length > 0)
+                queue.Enqueue((ofBundle, 0), ofBundle[0].Number);
         }
         for (var rank = 0; queue.TryPeek(out var first, out var number); rank++)
         {
             limit.ThrowIfOver();
-            var (its, at) = first;
-            sections[rank] = its[at];
+            var (ofBundle, at) = first;
+            sections[rank] = ofBundle[at];
             ranks[number] = rank;
-            if (++at < its.Length)
-                queue.DequeueEnqueue((its, at), its[at].Number);
+            if (++at < ofBundle.Length)
+                queue.DequeueEnqueue((ofBundle, at), ofBundle[at].Number);
             else
                 queue.Dequeue();
         }
@@ -45,14 +45,14 @@ internal sealed class RegistrationOrder
     /// <summary>The ranks of a bundle's sections, ascending.</summary>
     public int[] Of(Bundle bundle)
     {
-        var its = new int[bundle.Sections.Count];
-        for (var i = 0; i < its.Length; i++)
-            its[i] = ranks[bundle.Sections[i].Number];
-        return its;
+        var ofBundle = new int[bundle.Sections.Count];
+        for (var i = 0; i < ofBundle.Length; i++)
+            ofBundle[i] = ranks[bundle.Sections[i].Number];
+        return ofBundle;
     }
 
     /// <summary>The sections of ranks.</summary>
-    public OfferedSection[] Of(int[] its) => Array.ConvertAll(its, rank => sections[rank]);
+    public OfferedSection[] Of(int[] ofBundle) => Array.ConvertAll(ofBundle, rank => sections[rank]);
 
     /// <summary>The order of timetables.</summary>
     public static int Compare(ReadOnlySpan<int> one, ReadOnlySpan<int> other) => one.SequenceCompareTo(other);

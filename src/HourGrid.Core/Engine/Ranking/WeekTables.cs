@@ -62,27 +62,27 @@ internal sealed unsafe class WeekTables
         for (var level = 0; level < Options.Length; level++)
         {
             firstOf[level] = next;
-            var its = Options[level] = new OptionTable[problem.Levels[level].Options.Count];
-            for (var option = 0; option < its.Length; option++, next += VectorsOfOption)
+            var ofLevel = Options[level] = new OptionTable[problem.Levels[level].Options.Count];
+            for (var option = 0; option < ofLevel.Length; option++, next += VectorsOfOption)
             {
                 limit.ThrowIfOver();
-                its[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, oneDay, next);
+                ofLevel[option] = new OptionTable(problem.Levels[level].Options[option], this, soft, oneDay, next);
             }
         }
         Meetings.Sort();
-        foreach (var its in Options)
-        foreach (var option in its)
+        foreach (var ofLevel in Options)
+        foreach (var option in ofLevel)
             Meetings.Place(option.Meetings);
         MostCampuses = CampusesIn(Meetings.InOrder);
-        HasSoft = Options.Any(its => its.Any(option => option.Soft > 0));
-        HasAway = Options.Any(its => its.Any(option => option.Away > 0));
+        HasSoft = Options.Any(ofLevel => ofLevel.Any(option => option.Soft > 0));
+        HasAway = Options.Any(ofLevel => ofLevel.Any(option => option.Away > 0));
         DayClasses = Undominated();
-        foreach (var its in Options)
-        foreach (var option in its)
+        foreach (var ofLevel in Options)
+        foreach (var option in ofLevel)
             option.TakeDays(DayClasses);
         MostDays = DayClasses
             .Select(one =>
-                Options.SelectMany(its => its).Aggregate(0, (days, option) => days | option.DaysByClass[one])
+                Options.SelectMany(ofLevel => ofLevel).Aggregate(0, (days, option) => days | option.DaysByClass[one])
             )
             .Select(days => BitOperations.PopCount((uint)days))
             .DefaultIfEmpty()
@@ -164,8 +164,8 @@ internal sealed unsafe class WeekTables
             var laneOfClass = new Dictionary<string, int>();
             for (var weekClass = 0; weekClass < Classes.Length; weekClass++)
             {
-                var its = Classes[weekClass];
-                var meets = string.Concat(weeks.Select(set => set.Overlaps(its) ? '1' : '0'));
+                var ofLevel = Classes[weekClass];
+                var meets = string.Concat(weeks.Select(set => set.Overlaps(ofLevel) ? '1' : '0'));
                 if (!laneOfClass.TryGetValue(meets, out var lane))
                 {
                     laneOfClass[meets] = lane = weightOfLane.Count;
@@ -199,8 +199,8 @@ internal sealed unsafe class WeekTables
     private bool IsDominated(int one, int other)
     {
         var isEqual = true;
-        foreach (var its in Options)
-        foreach (var option in its)
+        foreach (var ofLevel in Options)
+        foreach (var option in ofLevel)
         {
             if ((option.DaysByClass[one] & ~option.DaysByClass[other]) != 0)
                 return false;

@@ -51,18 +51,18 @@ internal sealed class WorstFirst
     /// <summary>Puts one on top, and down from there until none below it is worse.</summary>
     private void Sink((long Cost, Ranked Its) one)
     {
-        var its = heap.AsSpan(0, Count);
+        var items = heap.AsSpan(0, Count);
         var place = 0;
-        for (var below = 1; below < its.Length; below = 2 * place + 1)
+        for (var below = 1; below < items.Length; below = 2 * place + 1)
         {
-            if (below + 1 < its.Length && IsBefore(its[below], its[below + 1]))
+            if (below + 1 < items.Length && IsBefore(items[below], items[below + 1]))
                 below++;
-            if (!IsBefore(one, its[below]))
+            if (!IsBefore(one, items[below]))
                 break;
-            its[place] = its[below];
+            items[place] = items[below];
             place = below;
         }
-        its[place] = one;
+        items[place] = one;
     }
 
     private static bool IsBefore((long Cost, Ranked Its) one, (long Cost, Ranked Its) other) =>

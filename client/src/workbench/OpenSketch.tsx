@@ -21,8 +21,8 @@ import { BlockForm } from './BlockForm';
 import { CalendarHours } from './CalendarHours';
 import { ClassMenu } from './ClassMenu';
 import { DeletedSketch } from './DeletedSketch';
-import { type DeskDialog, DeskDialogs } from './DeskDialogs';
-import { DeskWeek } from './DeskWeek';
+import { type SketchDialog, SketchDialogs } from './SketchDialogs';
+import { SketchWeek } from './SketchWeek';
 import { Facts } from './Facts';
 import { GridTools } from './GridTools';
 import { Possible } from './Possible';
@@ -30,8 +30,8 @@ import { Reel } from './Reel';
 import { UnderGrid } from './UnderGrid';
 import { useAskedNow } from './useAskedNow';
 import { useCalendarPreview } from './useCalendarPreview';
-import { useDeskActions } from './useDeskActions';
-import { useDeskView } from './useDeskView';
+import { useSketchActions } from './useSketchActions';
+import { useGridView } from './useGridView';
 import { useDetails } from './useDetails';
 import { useGridState } from './useGridState';
 import { useNearestWeek } from './useNearestWeek';
@@ -44,10 +44,10 @@ import { WhatMatters } from './WhatMatters';
 type Props = { term: Term; sketch: Sketch };
 
 /** A dialog, or on a phone what I ask. */
-type Shown = DeskDialog | 'asking';
+type Shown = SketchDialog | 'asking';
 
 /** One sketch on the Workbench: what I ask on the left, what is possible on the right. */
-export function Desk({ term, sketch }: Props) {
+export function OpenSketch({ term, sketch }: Props) {
   const { ask } = sketch;
   const preview = useCalendarPreview(term);
   const { withPicked, open: openPreview, close: closePreview } = preview;
@@ -77,7 +77,7 @@ export function Desk({ term, sketch }: Props) {
   useShowTimetable(walk, shortlist.show);
   const keep = (course: string, number: string) => change((now) => markSection(now, course, number, 'keep'));
   const nearest = useNearestWeek(walk, byHand);
-  const view = useDeskView({
+  const view = useGridView({
     term,
     ask,
     offered: preview.offered,
@@ -134,7 +134,7 @@ export function Desk({ term, sketch }: Props) {
     },
     lookAlikes: () => setShown('alikes'),
   });
-  const actions = useDeskActions({
+  const actions = useSketchActions({
     ask,
     campus: terms.data?.campuses[0]?.id ?? '',
     openCourse: (course) => {
@@ -180,7 +180,7 @@ export function Desk({ term, sketch }: Props) {
 
   const leaves = walk.known ? `leaves ${sayKnown(walk.known)}` : '';
   const grid = (
-    <DeskWeek
+    <SketchWeek
       term={term}
       ask={ask}
       view={view}
@@ -312,7 +312,7 @@ export function Desk({ term, sketch }: Props) {
           onClose={() => setOpenBlock(null)}
         />
       )}
-      <DeskDialogs
+      <SketchDialogs
         shown={shown === 'asking' ? null : shown}
         term={term}
         sketch={sketch}

@@ -1,14 +1,14 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
 /** The Workbench as its user handles it. */
-export class Desk {
+export class Workbench {
   constructor(readonly page: Page) {}
 
-  static async open(page: Page): Promise<Desk> {
+  static async open(page: Page): Promise<Workbench> {
     await page.goto('/');
-    const desk = new Desk(page);
+    const workbench = new Workbench(page);
     await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
-    return desk;
+    return workbench;
   }
 
   get wanted(): Locator {

@@ -29,7 +29,7 @@ type Options = {
 };
 
 /** What the grid shows: the classes in view, and where others could be. */
-export function useDeskView(options: Options) {
+export function useGridView(options: Options) {
   const {
     term,
     ask,

@@ -16,7 +16,7 @@ import { addableRules } from './addableRules';
 import { startingPoints } from './startingPoints';
 import type { GridState } from './useGridState';
 import type { Action } from './useShortcuts';
-import type { ShortlistDesk } from './useShortlist';
+import type { ShortlistActions } from './useShortlist';
 
 /** A key of one character, as it is listened for and as the help shows it. */
 function letter(name: keyof typeof letterKeys.workbench): Pick<Action, 'keys' | 'on'> {
@@ -38,11 +38,11 @@ type Options = {
   weekCount: number;
   show: (what: 'keys' | 'palette' | 'sheet' | 'alikes') => void;
   newBlock: () => void;
-  shortlist: ShortlistDesk;
+  shortlist: ShortlistActions;
 };
 
 /** Everything that can be done on the Workbench, for the keys and for the palette. */
-export function useDeskActions(options: Options): Action[] {
+export function useSketchActions(options: Options): Action[] {
   const { walk, edits, pointed, weekCount, show } = options;
   const { week, setWeek, byHand, setByHand, drawing, setDrawing } = options.gridState;
   const alikes = Number(walk.inView?.alike ?? 1);

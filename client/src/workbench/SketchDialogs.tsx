@@ -10,13 +10,13 @@ import { Palette } from './Palette';
 import { Sheet } from './Sheet';
 import { Shortlist } from './Shortlist';
 import type { Action } from './useShortcuts';
-import type { ShortlistDesk } from './useShortlist';
+import type { ShortlistActions } from './useShortlist';
 
 /** What may stand over the Workbench. */
-export type DeskDialog = 'keys' | 'palette' | 'sheet' | 'alikes' | 'shortlist';
+export type SketchDialog = 'keys' | 'palette' | 'sheet' | 'alikes' | 'shortlist';
 
 type Props = {
-  shown: DeskDialog | null;
+  shown: SketchDialog | null;
   term: Term;
   sketch: Sketch;
   walk: Walk;
@@ -24,14 +24,14 @@ type Props = {
   rules: readonly Rule[];
   sections: Sections;
   edits: Edits;
-  shortlist: ShortlistDesk;
+  shortlist: ShortlistActions;
   actions: readonly Action[];
   onLookAlikes: () => void;
   onClose: () => void;
 };
 
 /** The one dialog that stands over the Workbench, if any does. */
-export function DeskDialogs(props: Props) {
+export function SketchDialogs(props: Props) {
   const { shown, term, sketch, walk, axis, sections, actions, onClose } = props;
   const { inView } = walk;
   return (
@@ -66,7 +66,7 @@ export function DeskDialogs(props: Props) {
           sketch={sketch}
           rules={props.rules}
           edits={props.edits}
-          desk={props.shortlist}
+          actions={props.shortlist}
           onClose={onClose}
         />
       )}

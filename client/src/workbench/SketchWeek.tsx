@@ -3,7 +3,7 @@ import type { Ask, Term } from '@/api/client';
 import { HourGrid } from '@/grid/HourGrid';
 import { NoHours } from './NoHours';
 import { PrintSections } from './PrintSections';
-import type { useDeskView } from './useDeskView';
+import type { useGridView } from './useGridView';
 import { WeekStrip } from './WeekStrip';
 
 type Grid = ComponentProps<typeof HourGrid>;
@@ -14,7 +14,7 @@ type Props = Omit<
 > & {
   term: Term;
   ask: Ask;
-  view: ReturnType<typeof useDeskView>;
+  view: ReturnType<typeof useGridView>;
   week: number | null;
   onWeek: (week: number | null) => void;
   /** A calendar file was dropped on the week. */
@@ -22,7 +22,7 @@ type Props = Omit<
 };
 
 /** The week in view, with the hours taken out of it, and the weeks of the term under it. */
-export function DeskWeek({ term, ask, view, week, onWeek, onCalendar, ...grid }: Props) {
+export function SketchWeek({ term, ask, view, week, onWeek, onCalendar, ...grid }: Props) {
   return (
     <div
       className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2 print:overflow-visible"
