@@ -63,6 +63,8 @@ public sealed partial class ArchitectureTests
     [InlineData("Engine", "Work", "Catalogue", "Asking", "Timetables", "Rules", "Measures")]
     [InlineData("Searching", "Catalogue", "Asking", "Timetables")]
     [InlineData("PutBy", "Catalogue")]
+    [InlineData("Records", "Catalogue")]
+    [InlineData("Eligibility", "Catalogue", "Records")]
     [InlineData("Comparing", "Catalogue", "Asking", "Timetables", "Measures", "Engine")]
     public void Rooms_of_core_look_only_downward(string room, params string[] mayKnow)
     {

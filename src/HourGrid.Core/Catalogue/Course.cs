@@ -39,6 +39,9 @@ public sealed record Course
     /// <summary>Who may take it.</summary>
     public IReadOnlyList<Restriction> Restrictions { get; init; } = [];
 
+    /// <summary>Whether it may be taken again for credit once it was passed.</summary>
+    public bool IsRepeatable { get; init; }
+
     /// <summary>Its sections, in the catalogue's order.</summary>
     public IReadOnlyList<Section> Sections { get; init; } = [];
 }

@@ -184,6 +184,7 @@ public static class CatalogueReading
             Prerequisites = row.Prerequisites,
             Corequisites = [.. row.Corequisites.Select(id => new CourseId(id))],
             Restrictions = row.Restrictions,
+            IsRepeatable = row.IsRepeatable,
             Sections = [.. sections.Select(SectionOf)],
         };
 

@@ -78,6 +78,7 @@ public sealed class CourseRow
     public Prerequisite? Prerequisites { get; set; }
     public List<string> Corequisites { get; set; } = [];
     public IReadOnlyList<Restriction> Restrictions { get; set; } = [];
+    public bool IsRepeatable { get; set; }
     public List<SectionRow> Sections { get; set; } = [];
 }
 

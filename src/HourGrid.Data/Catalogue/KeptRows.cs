@@ -116,9 +116,10 @@ internal sealed record KeptRows(
 
     private static List<CourseRow> ReadCourses(RowCursor rows) =>
         rows.All(
-            """
+            $"""
             SELECT Id, Position, Subject, Number, Title, Description, Materials, MinCreditsHundredths,
-                MaxCreditsHundredths, Level, Attributes, Prerequisites, Corequisites, Restrictions
+                MaxCreditsHundredths, Level, Attributes, Prerequisites, Corequisites, Restrictions,
+                {(HasRepeatable(rows) ? "IsRepeatable" : "0")}
             FROM Courses ORDER BY Position
             """,
             row => new CourseRow
@@ -137,8 +138,14 @@ internal sealed record KeptRows(
                 Prerequisites = CourseConditions.PrerequisitesOf(row.OptionalText()),
                 Corequisites = row.Texts(),
                 Restrictions = CourseConditions.RestrictionsOf(row.Text()),
+                IsRepeatable = row.Flag(),
             }
         );
+
+    /// <summary>Catalogues written before courses said so do not have it.</summary>
+    private static bool HasRepeatable(RowCursor rows) =>
+        rows.All("SELECT COUNT(*) FROM pragma_table_info('Courses') WHERE name = 'IsRepeatable'", row => row.Flag())
+            .Single();
 
     private static List<SectionRow> ReadSections(RowCursor rows) =>
         rows.All(

@@ -88,6 +88,7 @@ internal static class RowsOf
             Prerequisites = course.Prerequisites,
             Corequisites = [.. course.Corequisites.Select(other => other.Value)],
             Restrictions = course.Restrictions,
+            IsRepeatable = course.IsRepeatable,
             Sections = [.. course.Sections.Select((section, i) => Section(course, section, i, asOfUtc))],
         };
 

@@ -107,6 +107,7 @@ internal sealed class CatalogueReader
             "prerequisites",
             "corequisites",
             "restrictions",
+            "repeatable",
             "sections"
         );
         var id = SharedValues.Course(course["id"]);
@@ -127,6 +128,7 @@ internal sealed class CatalogueReader
             Corequisites = course["corequisites"]
                 .Values(one => (CourseId?)SharedValues.Course(one), CatalogueLimits.Values),
             Restrictions = course["restrictions"].List(Restriction, CatalogueLimits.Values),
+            IsRepeatable = course.Or("repeatable", false, flag => flag.Flag()),
             Sections = sections.ReadAll(course["sections"]),
         };
     }

@@ -61,6 +61,8 @@ internal static class CatalogueWriter
                 ["anyOf"] = List(restriction.AnyOf, text => text),
             }
         );
+        if (course.IsRepeatable)
+            one["repeatable"] = true;
         return one;
     }
 

@@ -52,6 +52,22 @@ internal readonly struct JsonPlace(JsonElement element, string path, ReadingNote
         return new(element, path, notes);
     }
 
+    /// <summary>The fields of the object here, whatever their names; none when it is absent.</summary>
+    public IEnumerable<(string Name, JsonPlace Value)> Fields()
+    {
+        if (IsAbsent)
+            return [];
+        if (!IsObject)
+        {
+            Refuse("an object");
+            return [];
+        }
+        var (place, all) = (path, notes);
+        return element
+            .EnumerateObject()
+            .Select(field => (field.Name, new JsonPlace(field.Value, Join(place, field.Name), all)));
+    }
+
     /// <summary>The items of the list here; none when it is absent.</summary>
     public IEnumerable<JsonPlace> Items(int most = int.MaxValue)
     {
