@@ -1,0 +1,33 @@
+using System.Text.Json;
+
+namespace HourGrid.StandIns.Campus;
+
+/// <summary>Notes what happens in a change, for who listens.</summary>
+internal sealed class EventLog(CampusContext campus, DateTime nowUtc)
+{
+    public bool HasAny { get; private set; }
+
+    /// <summary>The seats of a section are others now.</summary>
+    public void Seats(SectionRow section) => Add("seats", section.Term, null, Registrar.SeatsRecord.Of(section));
+
+    /// <summary>Something of a student's changed: what, by the kind.</summary>
+    public void OfStudent(string kind, string student, string term) => Add(kind, term, student, new { student });
+
+    /// <summary>The clock or the phases of a term were moved.</summary>
+    public void Clock(string term) => Add("clock", term, null, new { term });
+
+    private void Add(string kind, string term, string? student, object what)
+    {
+        HasAny = true;
+        campus.Events.Add(
+            new()
+            {
+                Kind = kind,
+                Term = term,
+                Student = student,
+                Json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web),
+                AtUtc = nowUtc,
+            }
+        );
+    }
+}

@@ -1,0 +1,54 @@
+using HourGrid.StandIns.Campus;
+using HourGrid.StandIns.Clerk;
+using HourGrid.StandIns.Mail;
+using HourGrid.StandIns.Registrar;
+using HourGrid.StandIns.SignIn;
+using Microsoft.EntityFrameworkCore;
+
+var builder = WebApplication.CreateBuilder(args);
+var folder = builder.Configuration["DataFolder"] ?? Path.Combine(builder.Environment.ContentRootPath, "data");
+Directory.CreateDirectory(folder);
+
+builder.WebHost.ConfigureKestrel(kestrel => kestrel.AddServerHeader = false);
+builder.Services.AddDbContextFactory<CampusContext>(options =>
+    options.UseSqlite(CampusFile.ConnectionTo(folder)).UseOpenIddict()
+);
+builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton<CampusClock>();
+builder.Services.AddSingleton<CampusNews>();
+builder.Services.AddSingleton<CampusWrites>();
+builder.Services.AddSingleton<CrowdSettings>();
+builder.Services.AddSingleton<FaultSettings>();
+builder.Services.AddSingleton<MailStore>();
+builder.Services.AddHostedService<Crowd>();
+builder.Services.AddHostedService<MailServer>();
+builder.Services.AddSignIn();
+builder.Services.AddAuthorization();
+builder.Services.AddAntiforgery();
+builder.Services.AddRazorComponents();
+builder.Services.AddProblemDetails();
+builder.Services.AddOpenApi();
+
+var app = builder.Build();
+await using (var scope = app.Services.CreateAsyncScope())
+{
+    await CampusFile.PrepareAsync(
+        scope.ServiceProvider.GetRequiredService<CampusContext>(),
+        app.Services.GetRequiredService<CampusClock>(),
+        app.Configuration["Seed"] ?? throw new InvalidOperationException("The setting Seed is missing."),
+        app.Configuration["Catalogue"] ?? throw new InvalidOperationException("The setting Catalogue is missing."),
+        CancellationToken.None
+    );
+    await SignInSetup.RegisterClientAsync(scope.ServiceProvider, app.Configuration, CancellationToken.None);
+}
+app.UseExceptionHandler();
+app.UseStatusCodePages();
+app.UseStaticFiles();
+app.UseAuthentication();
+app.UseAuthorization();
+app.UseAntiforgery();
+app.MapOpenApi("/openapi.json");
+app.MapSignIn();
+app.MapRegistrar();
+app.MapPages();
+await app.RunAsync();
