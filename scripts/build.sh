@@ -36,6 +36,12 @@ build_app() {
   dotnet publish src/HourGrid.Server -c Release --no-restore -v quiet -clp:NoSummary -o "$app"
 }
 
+build_stand_ins() {
+  rm -rf "$HG_ROOT/artifacts/stand-ins"
+  dotnet restore src/HourGrid.StandIns --locked-mode -v quiet
+  dotnet publish src/HourGrid.StandIns -c Release --no-restore -v quiet -clp:NoSummary -o "$HG_ROOT/artifacts/stand-ins"
+}
+
 have_packages() {
   stamp packages node_modules package.json package-lock.json client/package.json tests/browser/package.json tests/calendars/package.json
 }
@@ -47,5 +53,6 @@ build_all() {
   have_packages
   stamp server artifacts/openapi "${dotnet_files[@]}"
   stamp client src/HourGrid.Server/wwwroot/index.html "${dotnet_files[@]}" client package-lock.json
+  stamp stand_ins artifacts/stand-ins/HourGrid.StandIns.dll "${dotnet_files[@]}"
   stamp app artifacts/app/HourGrid.Server.dll "${dotnet_files[@]}" client package-lock.json
 }

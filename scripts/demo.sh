@@ -7,8 +7,8 @@ port=5080
 while [ $# -gt 0 ]; do
   case "$1" in
   --port)
-    [[ ${2:-} =~ ^[0-9]+$ ]] && [ "$2" -ge 1 ] && [ "$2" -le 65535 ] || {
-      echo "hg demo: --port wants a number from 1 to 65535; found '${2:-}'." >&2
+    [[ ${2:-} =~ ^[0-9]+$ ]] && [ "$2" -ge 1 ] && [ "$2" -le 65533 ] || {
+      echo "hg demo: --port wants a number from 1 to 65533 (the two after it are used, too); found '${2:-}'." >&2
       exit 2
     }
     port=$2
@@ -23,4 +23,4 @@ done
 
 echo "Building …"
 build_all
-exec node scripts/serve.mjs --port "$port" --data "$HG_ROOT/data/demo" --announce
+exec node scripts/serve.mjs --port "$port" --stand-ins "$((port + 1))" --data "$HG_ROOT/data/demo" --announce

@@ -1,6 +1,9 @@
-// Starts the published server on a port and a data folder, says when it answers, and stops it when told to.
+// Starts the published server on a port and a data folder, with what stands in for the campus beside it where a port for
+// that is given; says when they answer, and stops them when told to.
 import { spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 
 const { values } = parseArgs({
@@ -8,36 +11,85 @@ const { values } = parseArgs({
     port: { type: 'string' },
     data: { type: 'string' },
     catalogue: { type: 'string' },
+    'stand-ins': { type: 'string' },
     announce: { type: 'boolean', default: false },
   },
 });
 const root = process.env.HG_ROOT;
 const address = `http://127.0.0.1:${values.port}`;
-mkdirSync(values.data, { recursive: true });
+const catalogue = values.catalogue ?? `${root}/demo/saltmere.catalogue.json`;
+const processes = [];
 
-const server = spawn(
-  'dotnet',
-  [
-    `${root}/artifacts/app/HourGrid.Server.dll`,
-    `--urls=${address}`,
-    `--DataFolder=${values.data}`,
-    `--FirstCatalogue=${values.catalogue ?? `${root}/demo/saltmere.catalogue.json`}`,
-    '--Logging:LogLevel:Default=Warning',
-  ],
-  { cwd: `${root}/artifacts/app`, stdio: 'inherit' },
-);
-server.on('exit', (code) => process.exit(code ?? 1));
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-
-if (values.announce) {
-  while (!(await answers())) await new Promise((resolve) => setTimeout(resolve, 50));
-  console.log(`Hour Grid is at ${address}  (Ctrl+C stops it)`);
+/** One program of ours; when it ends, so does all. */
+function start(folder, name, options, environment = {}) {
+  const started = spawn(
+    'dotnet',
+    [`${folder}/${name}.dll`, ...options, '--Logging:LogLevel:Default=Warning'],
+    { cwd: folder, stdio: 'inherit', env: { ...process.env, ...environment } },
+  );
+  processes.push(started);
+  started.on('exit', (code) => {
+    stop('SIGTERM');
+    process.exitCode = code ?? 1;
+  });
 }
 
-async function answers() {
+function stop(signal) {
+  for (const one of processes) if (one.exitCode === null) one.kill(signal);
+}
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => stop(signal));
+
+async function answers(url) {
   try {
-    return (await fetch(`${address}/api/terms`)).ok;
+    return (await fetch(url)).ok;
   } catch {
     return false;
   }
+}
+
+async function until(url) {
+  while (!(await answers(url))) await new Promise((resolve) => setTimeout(resolve, 50));
+}
+
+const environment = {};
+const campus = `http://127.0.0.1:${values['stand-ins']}`;
+if (values['stand-ins']) {
+  const folder = join(values.data, 'stand-ins');
+  mkdirSync(folder, { recursive: true });
+  // Known to these two processes alone, and others at every start; on no command line that others can read.
+  const [key, secret] = [randomBytes(32).toString('hex'), randomBytes(32).toString('hex')];
+  start(
+    `${root}/artifacts/stand-ins`,
+    'HourGrid.StandIns',
+    [
+      `--urls=${campus}`,
+      `--DataFolder=${folder}`,
+      `--Seed=${root}/demo`,
+      `--Catalogue=${catalogue}`,
+      `--HourGridAddress=${address}`,
+      `--SmtpPort=${Number(values['stand-ins']) + 1}`,
+    ],
+    { RegistrarKey: key, HourGridSecret: secret },
+  );
+  Object.assign(environment, {
+    SignIn__Authority: campus,
+    SignIn__ClientId: 'hour-grid',
+    SignIn__ClientSecret: secret,
+    Registrar__Address: `${campus}/registrar/`,
+    Registrar__Key: key,
+  });
+}
+mkdirSync(values.data, { recursive: true });
+start(
+  `${root}/artifacts/app`,
+  'HourGrid.Server',
+  [`--urls=${address}`, `--DataFolder=${values.data}`, `--FirstCatalogue=${catalogue}`],
+  environment,
+);
+
+if (values.announce) {
+  await until(`${address}/api/terms`);
+  if (values['stand-ins']) await until(campus);
+  console.log(`Hour Grid is at ${address}  (Ctrl+C stops it)`);
+  if (values['stand-ins']) console.log(`What stands in for the campus is at ${campus}`);
 }

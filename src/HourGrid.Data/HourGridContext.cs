@@ -1,5 +1,6 @@
 using HourGrid.Data.Calendars;
 using HourGrid.Data.Catalogue;
+using HourGrid.Data.People;
 using HourGrid.Data.Picks;
 using HourGrid.Data.Sketches;
 using Microsoft.EntityFrameworkCore;
@@ -12,6 +13,7 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
     public DbSet<CatalogueStateRow> CatalogueState => Set<CatalogueStateRow>();
     public DbSet<SeatsRow> Seats => Set<SeatsRow>();
     public DbSet<StudentRow> Students => Set<StudentRow>();
+    public DbSet<PersonRow> People => Set<PersonRow>();
     public DbSet<SketchRow> Sketches => Set<SketchRow>();
     public DbSet<SectionChangeRow> SectionChanges => Set<SectionChangeRow>();
     public DbSet<SketchStepRow> SketchSteps => Set<SketchStepRow>();
@@ -25,5 +27,6 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
         SketchConfiguration.Configure(modelBuilder);
         PicksConfiguration.Configure(modelBuilder);
         CalendarConfiguration.Configure(modelBuilder);
+        PersonConfiguration.Configure(modelBuilder);
     }
 }

@@ -10,12 +10,26 @@ export class OwnServer {
   private process: ChildProcess | null = null;
   readonly data = mkdtempSync(join(tmpdir(), 'hour-grid-own-'));
 
-  private constructor(readonly port: number) {}
+  private constructor(
+    readonly port: number,
+    /** Where what stands in for the campus is; null where nothing does. */
+    readonly campusPort: number | null,
+  ) {}
 
   static async start(): Promise<OwnServer> {
-    const server = new OwnServer(await freePort());
+    const server = new OwnServer(await freePort(), null);
     await server.start();
     return server;
+  }
+
+  static async startWithCampus(): Promise<OwnServer> {
+    const server = new OwnServer(await freePort(), await freePort());
+    await server.start();
+    return server;
+  }
+
+  get campus(): string {
+    return `http://127.0.0.1:${this.campusPort}`;
   }
 
   get address(): string {
@@ -25,7 +39,9 @@ export class OwnServer {
   async start(): Promise<void> {
     const serve = resolve(import.meta.dirname, '../../scripts/serve.mjs');
     const root = resolve(import.meta.dirname, '../..');
-    this.process = spawn('node', [serve, '--port', String(this.port), '--data', this.data, '--announce'], {
+    const campus = this.campusPort === null ? [] : ['--stand-ins', String(this.campusPort)];
+    const options = ['--port', String(this.port), '--data', this.data, '--announce', ...campus];
+    this.process = spawn('node', [serve, ...options], {
       env: { ...process.env, HG_ROOT: root },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

@@ -36,6 +36,7 @@ export type Fit = Schema['FitRecord'];
 export type Numbers = Schema['NumbersRecord'];
 export type Term = Schema['TermRecord'];
 export type Terms = Schema['TermsRecord'];
+export type MyRecord = Schema['MyRecord'];
 
 /** What the server or the way to it said no to, in a sentence. */
 export class ApiError extends Error {
@@ -54,6 +55,13 @@ export class ApiError extends Error {
   get mayPass(): boolean {
     return this.status === 0 || this.status === 401 || this.status === 429 || this.status >= 500;
   }
+}
+
+/** Whether somebody was signed in when this page was loaded: then a sign-in that ran out is no new visit. */
+let isSignedIn = false;
+
+export function noteSignedIn(is: boolean): void {
+  isSignedIn = is;
 }
 
 /** A visit that is under way: the server does not know any more who asks. */
@@ -82,6 +90,7 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
   }
   if (fetched.data !== undefined) return fetched.data;
   if (fetched.response.status === 401) {
+    if (isSignedIn) throw new ApiError(401, 'Your sign-in has run out. Sign in again to go on.');
     await visitAgain();
     throw new ApiError(401, 'This browser was not known any more. Try again.');
   }

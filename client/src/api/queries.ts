@@ -22,9 +22,17 @@ export const termsQuery = queryOptions({
 
 /** What a newer catalogue makes out of date: all but who the student is and the sketches themselves. */
 export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
-  return !['visit', 'terms', 'sketch', 'sketches', 'picks', 'calendar-address', 'deleted-sketch'].includes(
-    String(queryKey[0]),
-  );
+  return ![
+    'visit',
+    'me',
+    'record',
+    'terms',
+    'sketch',
+    'sketches',
+    'picks',
+    'calendar-address',
+    'deleted-sketch',
+  ].includes(String(queryKey[0]));
 }
 
 export const sketchQuery = (term: string) =>

@@ -12,6 +12,7 @@ import { useAdopted } from './useAdopted';
 import { useNewerCatalogue } from './useNewerCatalogue';
 import { usePlaceFocus } from './usePlaceFocus';
 import { useReturn } from './useReturn';
+import { watchSignOut } from './signedOut';
 
 const catalogue = lazyPlace(async () => (await import('@/catalogue/Catalogue')).Catalogue);
 const choice = lazyPlace(async () => (await import('@/choice/Choice')).Choice);
@@ -28,7 +29,11 @@ export function App() {
       () => [catalogue, choice, lineUp, workbench].forEach(({ preload }) => preload()),
       preloadAfter,
     );
-    return () => clearTimeout(later);
+    const stopWatching = watchSignOut();
+    return () => {
+      clearTimeout(later);
+      stopWatching();
+    };
   }, []);
   return (
     <Routes>

@@ -7,6 +7,7 @@ import { usePicks } from '@/domain/usePicks';
 import { useSketch, useSketches } from '@/domain/useSketch';
 import { withCurrent } from '@/domain/useTermVisit';
 import { Menu, MenuChoice } from '@/ui/Menu';
+import { Account } from './Account';
 import { places } from './places';
 
 /** How many timetables are in the line-up. */
@@ -49,8 +50,9 @@ export function TopBar() {
             </NavLink>
           ))}
       </nav>
-      {current && data && (
-        <div className="ml-auto shrink-0">
+      <div className="ml-auto flex shrink-0 items-center gap-1">
+        <Account />
+        {current && data && (
           <Menu
             trigger={
               <button
@@ -69,8 +71,8 @@ export function TopBar() {
               onChoose={(chosen) => void navigate(`/${chosen}/${place}`)}
             />
           </Menu>
-        </div>
-      )}
+        )}
+      </div>
     </header>
   );
 }

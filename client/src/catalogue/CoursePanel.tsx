@@ -7,6 +7,8 @@ import { sayCreditRange } from './narrowing';
 import { Failure, Loading } from '@/ui/States';
 import { CourseActions } from './CourseActions';
 import { CourseLimits } from '@/domain/CourseLimits';
+import { takenBeside } from '@/domain/edits';
+import { MayTake } from '@/domain/MayTake';
 import { useSubjectNames } from '@/domain/useSubjectNames';
 import { SeatsAge } from './SeatsAge';
 import { SectionSet } from './SectionSet';
@@ -28,6 +30,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
   const course = useQuery(courseQuery(term.id, id));
   const standing = useQuery(standingQuery(ask, id));
   const [pointedAt, setPointedAt] = useState<string | null>(null);
+  const wanted = takenBeside(ask);
   if (course.isError)
     return (
       <Failure
@@ -62,6 +65,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
           </p>
         )}
         <Conditions course={one} />
+        <MayTake term={term.id} course={one.id} beside={wanted} />
         <CourseActions course={one} ask={ask} change={change} />
         <CourseLimits course={one} ask={ask} change={change} />
         <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { call, type Course, http } from '@/api/client';
 import { courseQuery, isOfCatalogue } from '@/api/queries';
+import { sayAge } from '@/lib/age';
 
 const minute = 60_000;
 
@@ -44,14 +45,4 @@ export function SeatsAge({ term, course }: { term: string; course: Course }) {
       </button>
     </span>
   );
-}
-
-export function sayAge(asOf: string, now: number): string {
-  const minutes = Math.floor((now - Date.parse(asOf)) / minute);
-  if (minutes < 1) return 'as of just now';
-  if (minutes < 60) return `as of ${minutes} min ago`;
-  const hours = Math.floor(minutes / 60);
-  if (hours < 24) return `as of ${hours} h ago`;
-  const days = Math.floor(hours / 24);
-  return `as of ${days} ${days === 1 ? 'day' : 'days'} ago`;
 }

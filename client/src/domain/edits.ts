@@ -119,6 +119,13 @@ export function keepSections(ask: Ask, sections: readonly { course: string; numb
   );
 }
 
+/** Courses that a plan takes or may take, in their order. */
+export function takenBeside(ask: Ask): string[] {
+  return ask.wanted
+    .filter(({ course, role }) => role !== 'setAside' || eitherOrOf(ask, course) !== undefined)
+    .map(({ course }) => course);
+}
+
 export type CourseLimits = Partial<Pick<WantedCourse, 'instructors' | 'modes' | 'campuses' | 'seats'>>;
 
 /** Limits that hold for one course alone. */

@@ -25,6 +25,11 @@ export function forget(name: string): void {
   }
 }
 
+/** Forgets everything, that nothing of somebody is left here. */
+export function forgetAll(): void {
+  for (const name of rememberedNames('')) forget(name);
+}
+
 /** The names of all that is remembered under names that begin so. */
 export function rememberedNames(beginning: string): string[] {
   try {

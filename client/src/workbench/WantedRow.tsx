@@ -15,6 +15,7 @@ import {
   setTake,
 } from '@/domain/edits';
 import { sayLimits } from '@/domain/limits';
+import { MayTakeLine } from '@/domain/MayTakeLine';
 import { useCampusNames } from '@/domain/useCampusNames';
 import { CourseSections } from './CourseSections';
 import { Take } from './Take';
@@ -175,6 +176,7 @@ export const WantedRow = memo(function WantedRow(props: Props) {
               {limits}
             </div>
           )}
+          {course && !isAside && <MayTakeLine term={ask.term} course={id} ask={ask} />}
           {choice?.courses[0] === id && (
             <Take choice={choice} onChange={(take) => change((now) => setTake(now, id, take))} />
           )}

@@ -90,6 +90,38 @@ namespace HourGrid.Data.Migrations
                     b.ToTable("Seats", (string)null);
                 });
 
+            modelBuilder.Entity("HourGrid.Data.People.PersonRow", b =>
+                {
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Mail")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Number")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Role")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("SignedInUtc")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("StudentId");
+
+                    b.HasIndex("Number")
+                        .IsUnique();
+
+                    b.ToTable("People", (string)null);
+                });
+
             modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>
                 {
                     b.Property<Guid>("StudentId")
@@ -258,6 +290,15 @@ namespace HourGrid.Data.Migrations
                     b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
                         .WithMany()
                         .HasForeignKey("StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("HourGrid.Data.People.PersonRow", b =>
+                {
+                    b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
+                        .WithOne()
+                        .HasForeignKey("HourGrid.Data.People.PersonRow", "StudentId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

@@ -21,6 +21,9 @@ internal sealed class StepSizes : IDisposable
     public void Set(Guid student, long size) =>
         sizes.Set(student, new StrongBox<long>(size), new MemoryCacheEntryOptions { Size = 1 });
 
+    /// <summary>They are to be added up again: some came from elsewhere.</summary>
+    public void Forget(Guid student) => sizes.Remove(student);
+
     /// <summary>Notes a step more.</summary>
     public void Add(Guid student, int size)
     {

@@ -2,6 +2,7 @@ using System.Security.Claims;
 using HourGrid.Data;
 using HourGrid.Data.Sketches;
 using HourGrid.Server.Requests;
+using HourGrid.Server.SignIn;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 
@@ -50,6 +51,7 @@ internal static class StudentSetup
         var services = context.HttpContext.RequestServices;
         if (
             CurrentStudent.IdOf(context.Principal!) is not { } id
+            || !SignInSetup.Lasts(context, services.GetRequiredService<TimeProvider>().GetUtcNow())
             || !await services
                 .GetRequiredService<KnownStudents>()
                 .AreAsync(id, services.GetRequiredService<HourGridContext>(), context.HttpContext.RequestAborted)

@@ -14,6 +14,22 @@ internal static class Refusals
 
     public static RefusedException NoSuchSketch() => NotFound("You have no such sketch.");
 
+    public static RefusedException SignInNeeded() =>
+        new(Problem(StatusCodes.Status403Forbidden, "For this you have to be signed in as a student."));
+
+    public static RefusedException RegistrarSilent() =>
+        new(
+            Problem(
+                StatusCodes.Status503ServiceUnavailable,
+                "The registrar does not answer just now. Planning goes on; what needs the registrar comes back with it."
+            )
+        );
+
+    public static RefusedException HoldNotCleared(string why) => NotPossible(why);
+
+    public static RefusedException NoSignIn() =>
+        NotFound("There is no campus to sign in at: this server is not told of one.");
+
     public static RefusedException NoSuchCalendar() => NotFound("There is no calendar at this address (any more).");
 
     public static RefusedException SketchOfOtherTerm(string term) =>

@@ -1,0 +1,39 @@
+import { queryOptions } from '@tanstack/react-query';
+import { call, http, noteSignedIn } from './client';
+
+/** Who is here; it changes only with a page that is loaded anew. */
+export const meQuery = queryOptions({
+  queryKey: ['me'],
+  queryFn: async ({ signal }) => {
+    const me = await call(http.GET('/api/me', { signal }));
+    noteSignedIn(me.person !== null);
+    return me;
+  },
+  staleTime: Infinity,
+});
+
+/** How old what the registrar said may be before it is asked again, in milliseconds. */
+const freshMs = 60_000;
+
+export const recordQuery = queryOptions({
+  queryKey: ['record'],
+  queryFn: ({ signal }) => call(http.GET('/api/record', { signal })),
+  staleTime: freshMs,
+  retry: false,
+});
+
+/** Whether the student may take courses, beside others of the same plan. */
+export const eligibilityQuery = (term: string, courses: readonly string[], beside: readonly string[]) =>
+  queryOptions({
+    queryKey: ['eligibility', term, courses, beside],
+    queryFn: ({ signal }) =>
+      call(
+        http.POST('/api/terms/{term}/eligibility', {
+          params: { path: { term } },
+          body: { courses: [...courses], beside: [...beside] },
+          signal,
+        }),
+      ),
+    staleTime: freshMs,
+    retry: false,
+  });

@@ -1,0 +1,186 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { call, http, type MyRecord as Known } from '@/api/client';
+import { recordQuery } from '@/api/recordQueries';
+import { termsQuery } from '@/api/queries';
+import { sayAge } from '@/lib/age';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+
+type Record = Known['record'];
+
+/** What the registrar knows of who is signed in: what is in the way first. */
+export function MyRecord({ onClose }: { onClose: () => void }) {
+  const known = useQuery(recordQuery);
+  return (
+    <Dialog open onOpenChange={onClose} title="Your record" wide isForReading>
+      {known.isPending && <p role="status">Asking the registrar …</p>}
+      {known.isError && (
+        <div role="alert" className="flex flex-wrap items-center gap-3">
+          <p className="min-w-0 flex-1">{known.error.message}</p>
+          <Button onClick={() => void known.refetch()}>Try again</Button>
+        </div>
+      )}
+      {known.data && (
+        <div className="grid gap-4">
+          {!known.data.isCurrent && (
+            <p role="status" className="border-l-2 border-brick pl-2 text-12">
+              The registrar does not answer just now. This is {sayAge(known.data.asOf, known.dataUpdatedAt)}.
+            </p>
+          )}
+          <Who record={known.data.record} />
+          <Holds record={known.data.record} />
+          <Taken record={known.data.record} />
+        </div>
+      )}
+    </Dialog>
+  );
+}
+
+function Who({ record }: { record: Record }) {
+  const { term = '' } = useParams();
+  const terms = useQuery(termsQuery);
+  const name = terms.data?.terms.find((one) => one.id === term)?.name ?? term;
+  const opening = record.opening[term];
+  const approval = record.approvals[term];
+  const { fullTime, maximum } = record.load;
+  const facts = [
+    ['Number', record.student],
+    ['Programme', record.programmes.join(', ')],
+    ['Year', record.year],
+    ['Standing', record.standing],
+    ['Credits a term', fullTime !== null && maximum !== null ? `${fullTime} to ${maximum}` : ''],
+    [`Registers for ${name}`, opening === undefined ? '' : `from ${sayMoment(opening)}`],
+    [
+      `Adviser’s approval for ${name}`,
+      approval === 'needed' ? 'needed, not given yet' : approval === 'given' ? 'given' : 'not needed',
+    ],
+  ].filter(([, value]) => value !== '');
+  return (
+    <section aria-label="Who you are">
+      <h3 className="text-16 font-heavy">{record.name}</h3>
+      <dl className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-x-4 gap-y-2">
+        {facts.map(([label, value]) => (
+          <div key={label}>
+            <dt className="text-12 text-mute">{label}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+function Holds({ record }: { record: Record }) {
+  const client = useQueryClient();
+  const agree = useMutation({
+    mutationFn: (hold: string) =>
+      call(http.POST('/api/record/holds/{hold}/agreement', { params: { path: { hold } } })),
+    onSuccess: (known) => client.setQueryData(recordQuery.queryKey, known),
+  });
+  return (
+    <section aria-labelledby="my-holds">
+      <h3 id="my-holds" className="text-14 font-heavy">
+        Holds
+      </h3>
+      <p role="status" className="text-mute">
+        {record.holds.length === 0 ? 'Nothing stands in the way of registering.' : ''}
+      </p>
+      <ul className="mt-1 grid gap-3">
+        {record.holds.map((hold) => (
+          <li key={hold.id} className="border-l-2 border-brick pl-3">
+            <p>
+              <span className="font-strong">{hold.name}</span>{' '}
+              <span className="text-12 text-mute">put by {hold.office}</span>
+            </p>
+            <p className="max-w-[70ch] whitespace-pre-line">{hold.text}</p>
+            {hold.clearedBy === 'reading' ? (
+              <div className="mt-1.5">
+                <Button disabled={agree.isPending} onClick={() => agree.mutate(hold.id)}>
+                  I have read this and agree
+                </Button>
+              </div>
+            ) : (
+              <p className="text-12 text-mute">{hold.office} has to clear it.</p>
+            )}
+          </li>
+        ))}
+      </ul>
+      {agree.isError && (
+        <p role="alert" className="mt-1 text-brick">
+          {agree.error.message}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Taken({ record }: { record: Record }) {
+  const terms = useQuery(termsQuery);
+  const rows = [
+    // The latest first, as the registrar has them the other way round.
+    ...record.taken.toReversed().map((one) => ({
+      what: one.course,
+      when: terms.data?.terms.find((term) => term.id === one.term)?.name ?? one.term,
+      credits: one.credits,
+      how:
+        one.grade ??
+        (one.status === 'completed' ? 'no grade' : one.status === 'underWay' ? 'under way' : 'planned'),
+    })),
+    ...record.exams.map((one) => ({
+      what: one.countsAs.join(', ') || one.exam,
+      when: 'exam',
+      credits: one.credits,
+      how: `${one.exam}, ${one.score}`,
+    })),
+    ...record.transfer.map((one) => ({
+      what: one.as,
+      when: 'transfer',
+      credits: one.credits,
+      how: `from ${one.from}`,
+    })),
+  ];
+  return (
+    <section aria-labelledby="my-courses">
+      <h3 id="my-courses" className="text-14 font-heavy">
+        Courses
+      </h3>
+      {rows.length === 0 ? (
+        <p className="text-mute">None yet.</p>
+      ) : (
+        <table className="w-full max-w-2xl">
+          <thead className="text-12 text-mute">
+            <tr>
+              <th className="py-1 pr-3 text-left font-normal">Course</th>
+              <th className="py-1 pr-3 text-left font-normal">Term</th>
+              <th className="py-1 pr-3 text-right font-normal">Credits</th>
+              <th className="py-1 text-left font-normal">Grade</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, i) => (
+              <tr key={i} className="border-t border-hair">
+                <td className="py-1 pr-3 whitespace-nowrap">{row.what}</td>
+                <td className="py-1 pr-3 whitespace-nowrap text-mute">{row.when}</td>
+                <td className="py-1 pr-3 text-right tabular-nums">{row.credits}</td>
+                <td className="py-1">{row.how}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+/** A moment as it is at the campus, whose offset it is written with. */
+function sayMoment(moment: string): string {
+  const [date, time] = moment.split('T');
+  const day = new Date(`${date}T12:00:00Z`).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
+  return `${day}, ${time!.slice(0, 5).replace(/^0/, '')}`;
+}

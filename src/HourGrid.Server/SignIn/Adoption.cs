@@ -1,0 +1,126 @@
+using HourGrid.Core.PutBy;
+using HourGrid.Data;
+using HourGrid.Data.Picks;
+using HourGrid.Data.Sketches;
+using HourGrid.Formats.PutBy;
+using HourGrid.Server.Steps;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Server.SignIn;
+
+/// <summary>
+/// Takes along what a browser made before its student signed in: its sketches stand beside those there were, its line-up
+/// joins the other, and its choice holds where there was none, else is put by.
+/// </summary>
+internal sealed class Adoption(HourGridContext database, StepSizes sizes)
+{
+    /// <summary>Does it within the transaction that is under way.</summary>
+    /// <param name="browser">The student that the browser was.</param>
+    /// <param name="person">The student of the person.</param>
+    /// <param name="cancellation">Stops before anything is committed.</param>
+    public async Task AdoptAsync(Guid browser, Guid person, CancellationToken cancellation)
+    {
+        var sketches = await database
+            .Sketches.Include(row => row.Steps.Where(step => step.Number == row.CurrentStep))
+            .Where(row => row.StudentId == browser)
+            .OrderBy(row => row.Place)
+            .ToListAsync(cancellation);
+        // A first sketch that nobody touched is every visitor's.
+        foreach (var sketch in sketches.Where(row => row.Version > 1))
+        {
+            sketch.StudentId = person;
+            sketch.Place += await NextPlaceAsync(person, sketch.TermId, cancellation);
+        }
+        var picks = await database.Picks.Where(row => row.StudentId == browser).ToListAsync(cancellation);
+        foreach (var row in picks)
+            await AdoptPicksAsync(row, person, sketches, cancellation);
+        await database.SaveChangesAsync(cancellation);
+        sizes.Forget(person);
+        await database
+            .CalendarAddresses.Where(row => row.StudentId == browser)
+            .Where(row => !database.CalendarAddresses.Any(own => own.StudentId == person && own.TermId == row.TermId))
+            .ExecuteUpdateAsync(set => set.SetProperty(row => row.StudentId, person), cancellation);
+    }
+
+    private async Task<int> NextPlaceAsync(Guid person, string term, CancellationToken cancellation) =>
+        await database
+            .Sketches.Where(row => row.StudentId == person && row.TermId == term)
+            .MaxAsync(row => (int?)row.Place, cancellation) + 1
+        ?? 0;
+
+    private async Task AdoptPicksAsync(
+        PicksRow row,
+        Guid person,
+        IReadOnlyList<SketchRow> sketches,
+        CancellationToken cancellation
+    )
+    {
+        var made = await PicksAsync(row, cancellation);
+        var own = await database.Picks.SingleOrDefaultAsync(
+            other => other.StudentId == person && other.TermId == row.TermId,
+            cancellation
+        );
+        if (own is null)
+        {
+            database.Picks.Add(
+                new()
+                {
+                    StudentId = person,
+                    TermId = row.TermId,
+                    Version = 1,
+                    Steps = [StepOf(person, row.TermId, 0, made)],
+                }
+            );
+            return;
+        }
+        var had = await PicksAsync(own, cancellation);
+        var both = had with
+        {
+            LineUp = [.. had.LineUp.Concat(made.LineUp).Distinct().Take(TermPicks.MostInLineUp)],
+            Choice = had.Choice ?? made.Choice,
+        };
+        if (had.Choice is not null && made.Choice is { } second)
+            PutBy(second, sketches);
+        own.CurrentStep++;
+        own.Version++;
+        await database
+            .PicksSteps.Where(step => step.StudentId == person && step.TermId == own.TermId)
+            .Where(step => step.Number >= own.CurrentStep)
+            .ExecuteDeleteAsync(cancellation);
+        database.PicksSteps.Add(StepOf(person, own.TermId, own.CurrentStep, both));
+    }
+
+    /// <summary>Keeps the second of two choices on the shortlist that it came from.</summary>
+    private static void PutBy(Choice choice, IReadOnlyList<SketchRow> sketches)
+    {
+        if (sketches.FirstOrDefault(row => row.Id == choice.Sketch)?.Steps.SingleOrDefault() is not { } step)
+            return;
+        var shortlist = PutByJson.StoredShortlist(step.ShortlistJson).Value;
+        if (shortlist.All(one => one.Id != choice.Timetable.Id))
+            step.ShortlistJson = PutByJson.Write([.. shortlist, choice.Timetable]);
+    }
+
+    private async Task<TermPicks> PicksAsync(PicksRow row, CancellationToken cancellation)
+    {
+        var step = await database
+            .PicksSteps.AsNoTracking()
+            .SingleAsync(
+                one => one.StudentId == row.StudentId && one.TermId == row.TermId && one.Number == row.CurrentStep,
+                cancellation
+            );
+        return PutByJson.StoredPicks(step.PicksJson).Value;
+    }
+
+    private static PicksStepRow StepOf(Guid student, string term, int number, TermPicks picks)
+    {
+        var json = PutByJson.Write(picks);
+        return new()
+        {
+            StudentId = student,
+            TermId = term,
+            Number = number,
+            PicksJson = json,
+            Size = json.Length,
+        };
+    }
+}

@@ -1,0 +1,130 @@
+import { expect, test } from '@playwright/test';
+import { expectNoFaults } from '../axe';
+import { account, openRecord, signIn, signOut } from '../campus';
+import { OwnServer } from '../ownServer';
+import { Workbench } from '../workbench';
+
+test('signing in takes along what the browser made, and signing out leaves nothing of it', async ({
+  page,
+  browser,
+}) => {
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 330');
+  await workbench.saved();
+  await page.goto('/2027SP/catalogue?q=rob+450');
+  await signIn(page, 'Tamsin Roe');
+  // Back where one was.
+  await expect(page).toHaveURL(/\/2027SP\/catalogue\?q=rob\+450$/);
+  await page.getByRole('link', { name: 'Workbench' }).click();
+  await expect(workbench.wanted).toContainText('TID 330');
+
+  // No token is anywhere in the browser, and no script reads the cookie.
+  const kept = await page.evaluate(() => JSON.stringify([{ ...localStorage }, { ...sessionStorage }]));
+  expect(kept).not.toMatch(/eyJ|token/i);
+  expect(await page.evaluate(() => document.cookie)).toBe('');
+
+  // Another browser of the same person has the same sketches, and what it made stands beside them.
+  const other = await browser.newPage();
+  const elsewhere = await Workbench.open(other);
+  await elsewhere.add('GLZ 140');
+  await elsewhere.saved();
+  await signIn(other, 'Tamsin Roe');
+  await expect(other.getByText('sketch 2 of 2').or(other.getByText('sketch 1 of 2'))).toBeVisible();
+  await other.close();
+
+  await signOut(page, 'Tamsin Roe');
+  await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
+  expect(await page.evaluate(() => Object.keys(localStorage))).not.toContain('TID 330');
+  // The campus asks again, too: nobody is signed in there any more.
+  await page.getByRole('link', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Campus sign-in' })).toBeVisible();
+});
+
+test('a way back that is not ours, and an answer that was not asked for, lead to no sign-in', async ({
+  page,
+}) => {
+  await Workbench.open(page);
+  await page.goto('/api/sign-in?from=https%3A%2F%2Felsewhere.example%2F');
+  await page.getByRole('button', { name: /Mika Lund/ }).click();
+  await expect(account(page, 'Mika Lund')).toBeVisible();
+  expect(new URL(page.url()).pathname).toMatch(/^\/2027SP\//);
+  await signOut(page, 'Mika Lund');
+
+  await page.goto('/signin-oidc?code=made-up&state=made-up');
+  await expect(page.getByRole('alert')).toHaveText('Signing in did not work.');
+  await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
+});
+
+test('the record is read, a hold is read and agreed to, and what may be taken is said', async ({ page }) => {
+  const workbench = await Workbench.open(page);
+  await workbench.add('ROB 450');
+  await signIn(page, 'Perrin Ashdown');
+  const wanted = workbench.wanted.getByRole('listitem').filter({ hasText: 'ROB 450' });
+  await expect(wanted).toContainText('You lack ROB 230 and ROB 305.');
+  await expectNoFaults(page);
+
+  await openRecord(page, 'Perrin Ashdown');
+  const record = page.getByRole('dialog', { name: 'Your record' });
+  await expect(record.getByRole('listitem').filter({ hasText: 'Academic standing' })).toContainText(
+    'Dean of students has to clear it.',
+  );
+  const safety = record.getByRole('listitem').filter({ hasText: 'Workshop safety' });
+  await expect(safety).toContainText('Kilns and furnaces');
+  await expectNoFaults(page);
+  await safety.getByRole('button', { name: 'I have read this and agree' }).click();
+  await expect(safety).toHaveCount(0);
+  await expect(record.getByRole('listitem').filter({ hasText: 'Academic standing' })).toBeVisible();
+
+  await page.keyboard.press('Escape');
+  await page.goto('/2027SP/catalogue?q=glz+234');
+  await page.getByText('Raku and Salt').first().click();
+  await expect(page.getByText('If you pass GLZ 155.')).toBeVisible();
+});
+
+test.describe('a registrar that fails', () => {
+  let server: OwnServer;
+  test.beforeAll(async () => {
+    server = await OwnServer.startWithCampus();
+  });
+  test.afterAll(() => server.stop());
+
+  test('planning goes on while the registrar is down, and what is known is shown with its age', async ({
+    page,
+    context,
+  }) => {
+    await page.goto(server.address);
+    const workbench = new Workbench(page);
+    await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
+    await workbench.add('TID 210');
+    await signIn(page, 'Wren Halloran');
+    await openRecord(page, 'Wren Halloran');
+    await expect(page.getByRole('dialog').getByText('Fees agreement')).toBeVisible();
+    await page.keyboard.press('Escape');
+
+    const clerk = await context.newPage();
+    await clerk.goto(`${server.campus}/clerk`);
+    await expectNoFaults(clerk);
+    const faults = clerk.getByRole('heading', { name: 'What goes wrong on purpose' }).locator('+ form');
+    await faults.getByRole('checkbox', { name: 'Down' }).check();
+    await faults.getByRole('button', { name: 'Set' }).click();
+
+    // What needs the registrar says so in a line, and what does not goes on.
+    await openRecord(page, 'Wren Halloran');
+    await page.getByRole('button', { name: 'I have read this and agree' }).click();
+    await expect(page.getByRole('alert')).toContainText('The registrar does not answer just now.');
+    await expect(page.getByRole('dialog').getByText('Fees agreement')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await workbench.add('WRT 101');
+    await workbench.saved();
+
+    await faults.getByRole('checkbox', { name: 'Down' }).uncheck();
+    await faults.getByRole('button', { name: 'Set' }).click();
+    await openRecord(page, 'Wren Halloran');
+    await expect(async () => {
+      await page.getByRole('button', { name: 'I have read this and agree' }).click({ timeout: 1_000 });
+      await expect(page.getByText('Nothing stands in the way of registering.')).toBeVisible({
+        timeout: 6_000,
+      });
+    }).toPass();
+  });
+});
