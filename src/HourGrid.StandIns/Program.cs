@@ -41,7 +41,14 @@ await using (var scope = app.Services.CreateAsyncScope())
     );
     await SignInSetup.RegisterClientAsync(scope.ServiceProvider, app.Configuration, CancellationToken.None);
 }
-app.UseExceptionHandler();
+app.UseExceptionHandler(
+    new ExceptionHandlerOptions
+    {
+        // A form that is wrong is the sender's fault.
+        StatusCodeSelector = problem =>
+            problem is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status500InternalServerError,
+    }
+);
 app.UseStatusCodePages();
 app.UseStaticFiles();
 app.UseAuthentication();

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema.gen';
+import { signedIn } from './signedIn';
 
 export type Schema = components['schemas'];
 export type Ask = Schema['AskDocument'];
@@ -57,13 +58,6 @@ export class ApiError extends Error {
   }
 }
 
-/** Whether somebody was signed in when this page was loaded: then a sign-in that ran out is no new visit. */
-let isSignedIn = false;
-
-export function noteSignedIn(is: boolean): void {
-  isSignedIn = is;
-}
-
 /** A visit that is under way: the server does not know any more who asks. */
 let visiting: Promise<unknown> | null = null;
 
@@ -90,7 +84,11 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
   }
   if (fetched.data !== undefined) return fetched.data;
   if (fetched.response.status === 401) {
-    if (isSignedIn) throw new ApiError(401, 'Your sign-in has run out. Sign in again to go on.');
+    // A sign-in that ran out is no new visit: whose changes these are is known.
+    if (signedIn.get() !== 'none') {
+      signedIn.set('ranOut');
+      throw new ApiError(401, 'Your sign-in has run out.');
+    }
     await visitAgain();
     throw new ApiError(401, 'This browser was not known any more. Try again.');
   }

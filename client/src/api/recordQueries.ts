@@ -1,12 +1,13 @@
 import { queryOptions } from '@tanstack/react-query';
-import { call, http, noteSignedIn } from './client';
+import { call, http } from './client';
+import { signedIn } from './signedIn';
 
 /** Who is here; it changes only with a page that is loaded anew. */
 export const meQuery = queryOptions({
   queryKey: ['me'],
   queryFn: async ({ signal }) => {
     const me = await call(http.GET('/api/me', { signal }));
-    noteSignedIn(me.person !== null);
+    signedIn.set(me.person === null ? 'none' : 'lasts');
     return me;
   },
   staleTime: Infinity,

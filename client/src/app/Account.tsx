@@ -7,6 +7,7 @@ import { meQuery } from '@/api/recordQueries';
 import { Menu, MenuItem } from '@/ui/Menu';
 import { MyRecord } from './MyRecord';
 import { forgetPerson } from './signedOut';
+import { signInAddress } from './signInAddress';
 
 /** Whether this page is where a sign-in led that did not work; read before the first place takes over the address. */
 const signInFailed = new URLSearchParams(window.location.search).get('sign-in') === 'failed';
@@ -29,7 +30,7 @@ export function Account() {
             Signing in did not work.
           </span>
         )}
-        <a href={`/api/sign-in?from=${encodeURIComponent(pathname + search)}`} className={look}>
+        <a href={signInAddress(pathname + search)} className={look}>
           Sign in
         </a>
       </>

@@ -20,7 +20,7 @@ namespace HourGrid.Data.Migrations
                     Name = table.Column<string>(type: "TEXT", nullable: false),
                     Role = table.Column<string>(type: "TEXT", nullable: false),
                     Mail = table.Column<string>(type: "TEXT", nullable: false),
-                    SignedInUtc = table.Column<DateTime>(type: "TEXT", nullable: false)
+                    SignedInUtc = table.Column<DateTime>(type: "TEXT", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -30,21 +30,18 @@ namespace HourGrid.Data.Migrations
                         column: x => x.StudentId,
                         principalTable: "Students",
                         principalColumn: "Id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "IX_People_Number",
-                table: "People",
-                column: "Number",
-                unique: true);
+            migrationBuilder.CreateIndex(name: "IX_People_Number", table: "People", column: "Number", unique: true);
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "People");
+            migrationBuilder.DropTable(name: "People");
         }
     }
 }

@@ -94,7 +94,8 @@ internal static class RecordEndpoints
         );
     }
 
-    private static string NumberOf(ClaimsPrincipal user) => PersonClaims.NumberOf(user) ?? throw Refusals.SignInNeeded();
+    private static string NumberOf(ClaimsPrincipal user) =>
+        PersonClaims.NumberOf(user) ?? throw Refusals.SignInNeeded();
 }
 
 /// <summary>A student's own record.</summary>

@@ -21,8 +21,7 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
     public async Task AdoptAsync(Guid browser, Guid person, CancellationToken cancellation)
     {
         var sketches = await database
-            .Sketches.Include(row => row.Steps.Where(step => step.Number == row.CurrentStep))
-            .Where(row => row.StudentId == browser)
+            .Sketches.Where(row => row.StudentId == browser)
             .OrderBy(row => row.Place)
             .ToListAsync(cancellation);
         // A first sketch that nobody touched is every visitor's.
@@ -80,7 +79,7 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
             Choice = had.Choice ?? made.Choice,
         };
         if (had.Choice is not null && made.Choice is { } second)
-            PutBy(second, sketches);
+            await PutByAsync(second, sketches, cancellation);
         own.CurrentStep++;
         own.Version++;
         await database
@@ -91,10 +90,14 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
     }
 
     /// <summary>Keeps the second of two choices on the shortlist that it came from.</summary>
-    private static void PutBy(Choice choice, IReadOnlyList<SketchRow> sketches)
+    private async Task PutByAsync(Choice choice, IReadOnlyList<SketchRow> sketches, CancellationToken cancellation)
     {
-        if (sketches.FirstOrDefault(row => row.Id == choice.Sketch)?.Steps.SingleOrDefault() is not { } step)
+        if (sketches.FirstOrDefault(row => row.Id == choice.Sketch) is not { } sketch)
             return;
+        var step = await database.SketchSteps.SingleAsync(
+            one => one.SketchId == sketch.Id && one.Number == sketch.CurrentStep,
+            cancellation
+        );
         var shortlist = PutByJson.StoredShortlist(step.ShortlistJson).Value;
         if (shortlist.All(one => one.Id != choice.Timetable.Id))
             step.ShortlistJson = PutByJson.Write([.. shortlist, choice.Timetable]);

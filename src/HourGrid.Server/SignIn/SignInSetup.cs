@@ -7,7 +7,7 @@ using Microsoft.IdentityModel.Protocols.OpenIdConnect;
 namespace HourGrid.Server.SignIn;
 
 /// <summary>Sign-in at the campus by OpenID Connect, where the configuration says where that is.</summary>
-internal static class SignInSetup
+internal static partial class SignInSetup
 {
     /// <summary>The name of the scheme.</summary>
     public const string Campus = "campus";
@@ -55,12 +55,14 @@ internal static class SignInSetup
                     oidc.NonceCookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
                     oidc.SignInScheme = CookieAuthenticationDefaults.AuthenticationScheme;
                     oidc.Events.OnTokenValidated = context =>
-                        context
-                            .HttpContext.RequestServices.GetRequiredService<PersonSignIn>()
-                            .TakeAsync(context);
+                        context.HttpContext.RequestServices.GetRequiredService<PersonSignIn>().TakeAsync(context);
                     oidc.Events.OnRemoteFailure = context =>
                     {
                         // Turned back, or an old page of the sign-in: nobody is signed in, and all else is as it was.
+                        LogNotSignedIn(
+                            context.HttpContext.RequestServices.GetRequiredService<ILogger<SignInState>>(),
+                            context.Failure
+                        );
                         context.Response.Redirect("/?sign-in=failed");
                         context.HandleResponse();
                         return Task.CompletedTask;
@@ -69,6 +71,9 @@ internal static class SignInSetup
                 }
             );
     }
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "Somebody could not be signed in.")]
+    private static partial void LogNotSignedIn(ILogger log, Exception? why);
 
     /// <summary>Whether a sign-in still lasts; what no person signed in for has no end of this kind.</summary>
     public static bool Lasts(CookieValidatePrincipalContext context, DateTimeOffset now)
@@ -106,11 +111,7 @@ internal static class PersonClaims
     public static ClaimsPrincipal PrincipalOf(Guid student, string number, string name, string role)
     {
         var principal = CurrentStudent.PrincipalOf(student);
-        ((ClaimsIdentity)principal.Identity!).AddClaims([
-            new(Number, number),
-            new(Name, name),
-            new(Role, role),
-        ]);
+        ((ClaimsIdentity)principal.Identity!).AddClaims([new(Number, number), new(Name, name), new(Role, role)]);
         return principal;
     }
 }

@@ -56,8 +56,9 @@ internal static class EligibilityWords
             Prerequisite.CourseTaken { MinGrade: { } grade } taken =>
                 $"{taken.Course} with {(grade[0] is 'A' or 'F' ? "an" : "a")} {grade}",
             Prerequisite.CourseTaken taken => taken.Course.Value,
-            Prerequisite.ExamTaken { MinScore: { } score } exam =>
-                Saying.Invariant($"the {exam.Exam} exam with {score:0.##}"),
+            Prerequisite.ExamTaken { MinScore: { } score } exam => Saying.Invariant(
+                $"the {exam.Exam} exam with {score:0.##}"
+            ),
             Prerequisite.ExamTaken exam => $"the {exam.Exam} exam",
             _ => throw new ArgumentOutOfRangeException(nameof(condition)),
         };

@@ -97,20 +97,22 @@ internal static class ClerkEndpoints
         CancellationToken cancellation
     )
     {
-        var ahead = await writes.ChangeAsync(
+        var moved = await writes.ChangeAsync(
             async (campus, log) =>
             {
                 if (await campus.Phases.FindAsync([term, phase], cancellation) is not { } row)
                     return (TimeSpan?)null;
-                var moved = row.FromUtc - TimeSpan.FromSeconds(seconds) - machine.GetUtcNow().UtcDateTime;
-                (await campus.Clocks.SingleAsync(cancellation)).AheadSeconds = (long)moved.TotalSeconds;
+                var by = row.FromUtc - TimeSpan.FromSeconds(seconds) - machine.GetUtcNow().UtcDateTime;
+                // Whole seconds, and never too few: now is not a moment before.
+                var ahead = (long)Math.Ceiling(by.TotalSeconds);
+                (await campus.Clocks.SingleAsync(cancellation)).AheadSeconds = ahead;
                 log.Clock(term);
-                return moved;
+                return TimeSpan.FromSeconds(ahead);
             },
             cancellation
         );
-        if (ahead is { } set)
-            clock.Ahead = set;
+        if (moved is { } ahead)
+            clock.Ahead = ahead;
         return Back("/clerk");
     }
 

@@ -55,6 +55,26 @@ test('a way back that is not ours, and an answer that was not asked for, lead to
   await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
 });
 
+test('a sign-in that runs out loses nothing: the change is sent once one is signed in again', async ({
+  page,
+}) => {
+  const workbench = await Workbench.open(page);
+  await signIn(page, 'Idris Vane');
+  await workbench.add('CAR 305');
+  await workbench.saved();
+  await page.context().clearCookies({ name: 'hour-grid' });
+  await workbench.add('WRT 210');
+  await expect(page.getByRole('alert')).toContainText('Your sign-in has run out.');
+  await expectNoFaults(page);
+  await page.getByRole('link', { name: 'Sign in again' }).click();
+  // The campus still knows who it is.
+  await expect(account(page, 'Idris Vane')).toBeVisible();
+  await expect(workbench.wanted).toContainText('WRT 210');
+  await workbench.saved();
+  await page.reload();
+  await expect(workbench.wanted).toContainText('WRT 210');
+});
+
 test('the record is read, a hold is read and agreed to, and what may be taken is said', async ({ page }) => {
   const workbench = await Workbench.open(page);
   await workbench.add('ROB 450');

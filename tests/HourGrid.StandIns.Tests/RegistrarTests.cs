@@ -1,0 +1,296 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Net.Mail;
+using System.Net.ServerSentEvents;
+using System.Text.Json.Nodes;
+using HourGrid.Formats.Records;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace HourGrid.StandIns.Tests;
+
+/// <summary>The registrar's service, the clerk's page, and the mail, as others see them.</summary>
+public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<RunningStandIns>
+{
+    [Theory]
+    [InlineData("terms/2027SP")]
+    [InlineData("terms/2027SP/seats")]
+    [InlineData("students/S2041/record")]
+    [InlineData("students/S2041/permissions?term=2027SP")]
+    [InlineData("events")]
+    public async Task Nothing_is_told_to_who_does_not_know_the_key(string path)
+    {
+        var stranger = campus.Begun();
+        Assert.Equal(HttpStatusCode.Unauthorized, (await stranger.GetAsync($"/registrar/{path}")).StatusCode);
+        stranger.DefaultRequestHeaders.Authorization = new("Bearer", "another key");
+        Assert.Equal(HttpStatusCode.Unauthorized, (await stranger.GetAsync($"/registrar/{path}")).StatusCode);
+    }
+
+    [Fact]
+    public async Task Records_are_those_of_the_files()
+    {
+        foreach (var file in Directory.GetFiles(RunningStandIns.Demo("records")))
+        {
+            var record = RecordJson.Read(await File.ReadAllBytesAsync(file)).Value;
+            if (record.Student == "S2290")
+                continue;
+            var read = await campus.Registrar().GetByteArrayAsync($"students/{record.Student}/record");
+            Assert.Equivalent(record, RecordJson.Read(read).Value, strict: true);
+        }
+        var unknown = await campus.Registrar().GetAsync("students/S9999/record");
+        Assert.Equal(HttpStatusCode.NotFound, unknown.StatusCode);
+    }
+
+    [Fact]
+    public async Task A_hold_is_cleared_by_reading_where_reading_clears_it()
+    {
+        var registrar = campus.Registrar();
+        var last = await LastEventAsync(registrar);
+        for (var again = 0; again < 2; again++)
+            Assert.Equal(
+                HttpStatusCode.NoContent,
+                (await registrar.PostAsync("students/S2290/holds/H3/agreement", null)).StatusCode
+            );
+        var office = await registrar.PostAsync("students/S2290/holds/H2/agreement", null);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, office.StatusCode);
+        Assert.Contains("cleared by its office", await office.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        var record = RecordJson.Read(await registrar.GetByteArrayAsync("students/S2290/record")).Value;
+        Assert.Equal(["H2"], record.Holds.Select(hold => hold.Id));
+        // It is told once, though it was agreed to twice.
+        Assert.Equal(["hold"], (await EventsAsync(registrar, last, 1)).Select(one => one.EventType));
+    }
+
+    [Fact]
+    public async Task Events_are_taken_up_where_the_listener_left_off()
+    {
+        var registrar = campus.Registrar();
+        var last = await LastEventAsync(registrar);
+        for (var enrolled = 1; enrolled <= 5; enrolled++)
+            await SetEnrolledAsync("10201", enrolled);
+        var all = await EventsAsync(registrar, last, 5);
+        Assert.Equal([1, 2, 3, 4, 5], all.Select(one => JsonNode.Parse(one.Data)!["enrolled"]!.GetValue<int>()));
+        var rest = await EventsAsync(registrar, long.Parse(all[1].EventId!, null), 3);
+        Assert.Equal(all.Skip(2).Select(one => one.EventId), rest.Select(one => one.EventId));
+        var seats = await registrar.GetFromJsonAsync<JsonObject>("terms/2027SP/seats");
+        Assert.Equal(all[^1].EventId, $"{seats!["lastEvent"]}");
+        var section = seats["sections"]!.AsArray().Single(one => one!["number"]!.GetValue<string>() == "10201");
+        Assert.Equal(5, section!["enrolled"]!.GetValue<int>());
+    }
+
+    [Fact]
+    public async Task What_happens_while_one_listens_is_told_at_once()
+    {
+        var registrar = campus.Registrar();
+        var last = await LastEventAsync(registrar);
+        var listening = EventsAsync(registrar, last, 1);
+        await SetEnrolledAsync("10203", 7);
+        Assert.Equal("seats", (await listening).Single().EventType);
+    }
+
+    [Fact]
+    public async Task Permissions_are_asked_for_decided_and_given_by_a_code()
+    {
+        var registrar = campus.Registrar();
+        var asked = await AskAsync(
+            registrar,
+            new
+            {
+                student = "S2041",
+                term = "2027SP",
+                course = "ROB 450",
+                kind = "consent",
+                words = "Please.",
+            }
+        );
+        var again = await AskAsync(
+            registrar,
+            new
+            {
+                student = "S2041",
+                term = "2027SP",
+                course = "ROB 450",
+                kind = "consent",
+                words = "Please!",
+            }
+        );
+        Assert.Equal(asked["id"]!.GetValue<int>(), again["id"]!.GetValue<int>());
+        Assert.Null(asked["isGranted"]);
+        var browser = campus.Begun();
+        await RunningStandIns.SendAsync(
+            browser,
+            "/instructor",
+            "/instructor",
+            ("id", $"{asked["id"]}"),
+            ("granted", "true"),
+            ("answer", "Welcome.")
+        );
+        var all = await registrar.GetFromJsonAsync<JsonArray>("students/S2041/permissions?term=2027SP");
+        Assert.Equal(
+            (true, "Welcome."),
+            (all![0]!["isGranted"]!.GetValue<bool>(), all[0]!["answer"]!.GetValue<string>())
+        );
+
+        var code = await AskAsync(
+            registrar,
+            new
+            {
+                student = "S1022",
+                term = "2027SP",
+                code = "SHORE-2093",
+            }
+        );
+        Assert.Equal(("TID 330", true), (code["course"]!.GetValue<string>(), code["isGranted"]!.GetValue<bool>()));
+        await RefusedAsync(
+            registrar,
+            new
+            {
+                student = "S3107",
+                term = "2027SP",
+                code = "SHORE-2093",
+            },
+            "somebody has used it"
+        );
+        await RefusedAsync(
+            registrar,
+            new
+            {
+                student = "S3107",
+                term = "2027SP",
+                code = "NONE",
+            },
+            "is none of this term"
+        );
+        await RefusedAsync(
+            registrar,
+            new
+            {
+                student = "S3107",
+                term = "2027SP",
+                course = "ROB 450",
+                kind = "wish",
+            },
+            "expected one of consent"
+        );
+        await RefusedAsync(
+            registrar,
+            new
+            {
+                student = "S3107",
+                term = "2027SP",
+                course = "NO 1",
+                kind = "consent",
+            },
+            "is not offered"
+        );
+    }
+
+    [Fact]
+    public async Task The_clerk_moves_the_clock_to_a_phase()
+    {
+        var browser = campus.Begun();
+        await RunningStandIns.SendAsync(
+            browser,
+            "/clerk",
+            "/clerk/opening",
+            ("term", "2027SP"),
+            ("phase", "change"),
+            ("seconds", "0")
+        );
+        var term = await campus.Registrar().GetFromJsonAsync<JsonObject>("terms/2027SP");
+        Assert.Equal("change", term!["phase"]!.GetValue<string>());
+        Assert.Equal(5, term["phases"]!.AsArray().Count);
+        await RunningStandIns.SendAsync(
+            browser,
+            "/clerk",
+            "/clerk/opening",
+            ("term", "2027SP"),
+            ("phase", "open"),
+            ("seconds", "30")
+        );
+        term = await campus.Registrar().GetFromJsonAsync<JsonObject>("terms/2027SP");
+        Assert.Equal("byTurn", term!["phase"]!.GetValue<string>());
+        // A form from elsewhere moves nothing.
+        var foreign = await browser.PostAsync(
+            "/clerk/opening",
+            new FormUrlEncodedContent([KeyValuePair.Create("term", "2027SP")])
+        );
+        Assert.Equal(HttpStatusCode.BadRequest, foreign.StatusCode);
+    }
+
+    [Fact]
+    public async Task Mail_is_kept_and_shown_as_it_was_written()
+    {
+        var browser = campus.Begun();
+        using var mail = new SmtpClient("127.0.0.1", campus.SmtpPort);
+        await mail.SendMailAsync(
+            new MailMessage("hour-grid@saltmere.example", "s2041@saltmere.example", "A seat is free", "<b>10214</b>")
+        );
+        var page = await browser.GetStringAsync("/mail");
+        Assert.Contains("A seat is free", page, StringComparison.Ordinal);
+        Assert.Contains("s2041@saltmere.example", page, StringComparison.Ordinal);
+        Assert.DoesNotContain("<b>10214", page, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("response_type=code&scope=openid&redirect_uri=http://127.0.0.1:5080/signin-oidc", "code_challenge")]
+    [InlineData(
+        "response_type=code&scope=openid&code_challenge=E9Melhoa2OwvFrEMTJguCHaoeK1t8URWbuGJSstw-cM&code_challenge_method=S256&redirect_uri=http://elsewhere.example/",
+        "redirect_uri"
+    )]
+    [InlineData("response_type=token&scope=openid&redirect_uri=http://127.0.0.1:5080/signin-oidc", "response_type")]
+    public async Task A_sign_in_without_a_proof_or_to_elsewhere_is_refused(string query, string wrong)
+    {
+        var answer = await campus.Begun().GetAsync($"/connect/authorize?client_id=hour-grid&{query}");
+        var told = $"{answer.Headers.Location} {await answer.Content.ReadAsStringAsync()}";
+        Assert.Contains(wrong, Uri.UnescapeDataString(told), StringComparison.Ordinal);
+        Assert.DoesNotContain(
+            "code=",
+            told.Replace("_code=", "", StringComparison.Ordinal),
+            StringComparison.Ordinal
+        );
+    }
+
+    private Task<bool> SetEnrolledAsync(string number, int enrolled) =>
+        campus.ChangeAsync(
+            async (context, log) =>
+            {
+                var section = (await context.Sections.FindAsync("2027SP", number))!;
+                section.Enrolled = enrolled;
+                log.Seats(section);
+                return true;
+            }
+        );
+
+    private static async Task<long> LastEventAsync(HttpClient registrar) =>
+        (await registrar.GetFromJsonAsync<JsonObject>("terms/2027SP/seats"))!["lastEvent"]!.GetValue<long>();
+
+    private static async Task<List<SseItem<string>>> EventsAsync(HttpClient registrar, long after, int count)
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Get, "events");
+        request.Headers.Add("Last-Event-ID", $"{after}");
+        using var response = await registrar.SendAsync(request, HttpCompletionOption.ResponseHeadersRead);
+        await using var stream = await response.Content.ReadAsStreamAsync();
+        var events = new List<SseItem<string>>();
+        await foreach (var one in SseParser.Create(stream).EnumerateAsync())
+        {
+            if (one.EventType != "nothing")
+                events.Add(one);
+            if (events.Count == count)
+                break;
+        }
+        return events;
+    }
+
+    private static async Task<JsonObject> AskAsync(HttpClient registrar, object asked)
+    {
+        var answer = await registrar.PostAsJsonAsync("permissions", asked);
+        Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+        return (await answer.Content.ReadFromJsonAsync<JsonObject>())!;
+    }
+
+    private static async Task RefusedAsync(HttpClient registrar, object asked, string why)
+    {
+        var answer = await registrar.PostAsJsonAsync("permissions", asked);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
+        Assert.Contains(why, await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+}

@@ -1,0 +1,87 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Net.Sockets;
+using System.Text.RegularExpressions;
+using HourGrid.StandIns.Campus;
+using HourGrid.StandIns.Registrar;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace HourGrid.StandIns.Tests;
+
+/// <summary>The stand-ins on a folder of their own, with no crowd: nothing happens but what a test does.</summary>
+public sealed partial class RunningStandIns : WebApplicationFactory<Program>
+{
+    private const string Key = "a key of this test";
+    private readonly string folder = Directory.CreateTempSubdirectory("stand-ins-").FullName;
+
+    public int SmtpPort { get; } = FreePort();
+
+    /// <summary>The registrar's service, for who knows its key.</summary>
+    public HttpClient Registrar()
+    {
+        var client = Begun();
+        client.DefaultRequestHeaders.Authorization = new AuthenticationHeaderValue("Bearer", Key);
+        client.BaseAddress = new Uri(client.BaseAddress!, "/registrar/");
+        return client;
+    }
+
+    /// <summary>A browser, which follows nothing by itself.</summary>
+    public HttpClient Begun()
+    {
+        var client = CreateClient(new() { AllowAutoRedirect = false });
+        Services.GetRequiredService<CrowdSettings>().ChangesPerSecond = 0;
+        return client;
+    }
+
+    /// <summary>Fills in a form of a page.</summary>
+    public static async Task SendAsync(
+        HttpClient browser,
+        string page,
+        string action,
+        params (string, string)[] fields
+    )
+    {
+        var token = Token().Match(await browser.GetStringAsync(page)).Groups[1].Value;
+        var content = new FormUrlEncodedContent(
+            fields
+                .Append(("__RequestVerificationToken", token))
+                .Select(one => KeyValuePair.Create(one.Item1, one.Item2))
+        );
+        var answer = await browser.PostAsync(action, content);
+        Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
+    }
+
+    internal Task<T> ChangeAsync<T>(Func<CampusContext, EventLog, Task<T>> change) =>
+        Services.GetRequiredService<CampusWrites>().ChangeAsync(change, CancellationToken.None);
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("DataFolder", folder);
+        builder.UseSetting("Seed", Demo());
+        builder.UseSetting("Catalogue", Demo("saltmere.catalogue.json"));
+        builder.UseSetting("RegistrarKey", Key);
+        builder.UseSetting("HourGridAddress", "http://127.0.0.1:5080");
+        builder.UseSetting("HourGridSecret", "a secret of this test");
+        builder.UseSetting("SmtpPort", $"{SmtpPort}");
+    }
+
+    public static string Demo(params string[] parts)
+    {
+        var root = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(root.FullName, "HourGrid.slnx")))
+            root = root.Parent!;
+        return Path.Combine([root.FullName, "demo", .. parts]);
+    }
+
+    private static int FreePort()
+    {
+        using var probe = new TcpListener(IPAddress.Loopback, 0);
+        probe.Start();
+        return ((IPEndPoint)probe.LocalEndpoint).Port;
+    }
+
+    [GeneratedRegex("name=\"__RequestVerificationToken\" value=\"([^\"]+)\"")]
+    private static partial Regex Token();
+}
