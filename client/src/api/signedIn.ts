@@ -6,11 +6,11 @@ const listeners = new Set<() => void>();
 
 export const signedIn = {
   get: (): State => state,
-  set(next: State): void {
+  set: (next: State): void => {
     state = next;
     for (const listener of listeners) listener();
   },
-  subscribe(listener: () => void): () => void {
+  subscribe: (listener: () => void): (() => void) => {
     listeners.add(listener);
     return () => listeners.delete(listener);
   },
