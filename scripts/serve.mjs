@@ -20,7 +20,7 @@ const address = `http://127.0.0.1:${values.port}`;
 const catalogue = values.catalogue ?? `${root}/demo/saltmere.catalogue.json`;
 const processes = [];
 
-/** One program of ours; when it ends, so does all. */
+/** One program of ours. */
 function start(folder, name, options, environment = {}) {
   const started = spawn(
     'dotnet',
@@ -28,10 +28,7 @@ function start(folder, name, options, environment = {}) {
     { cwd: folder, stdio: 'inherit', env: { ...process.env, ...environment } },
   );
   processes.push(started);
-  started.on('exit', (code) => {
-    stop('SIGTERM');
-    process.exitCode = code ?? 1;
-  });
+  return started;
 }
 
 function stop(signal) {
@@ -80,12 +77,18 @@ if (values['stand-ins']) {
   });
 }
 mkdirSync(values.data, { recursive: true });
-start(
+// What stands in for the campus may end before: then it is away. When the server ends, so does all.
+const server = start(
   `${root}/artifacts/app`,
   'HourGrid.Server',
   [`--urls=${address}`, `--DataFolder=${values.data}`, `--FirstCatalogue=${catalogue}`],
   environment,
 );
+
+server.on('exit', (code) => {
+  stop('SIGTERM');
+  process.exitCode = code ?? 1;
+});
 
 if (values.announce) {
   await until(`${address}/api/terms`);

@@ -4,6 +4,7 @@ using HourGrid.Data.Picks;
 using HourGrid.Data.Sketches;
 using HourGrid.Formats.PutBy;
 using HourGrid.Server.Steps;
+using HourGrid.Server.Workbench;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.SignIn;
@@ -24,9 +25,10 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
             .Sketches.Where(row => row.StudentId == browser)
             .OrderBy(row => row.Place)
             .ToListAsync(cancellation);
-        // A first sketch that nobody touched is every visitor's.
-        foreach (var sketch in sketches.Where(row => row.Version > 1))
+        foreach (var sketch in sketches)
         {
+            if (await IsUntouchedAsync(sketch, cancellation))
+                continue;
             sketch.StudentId = person;
             sketch.Place += await NextPlaceAsync(person, sketch.TermId, cancellation);
         }
@@ -40,6 +42,22 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
             .Where(row => !database.CalendarAddresses.Any(own => own.StudentId == person && own.TermId == row.TermId))
             .ExecuteUpdateAsync(set => set.SetProperty(row => row.StudentId, person), cancellation);
     }
+
+    /// <summary>A first sketch in which nothing was ever done: every visitor has one.</summary>
+    private async Task<bool> IsUntouchedAsync(SketchRow sketch, CancellationToken cancellation)
+    {
+        if (sketch.Version > 1)
+            return false;
+        var step = await CurrentAsync(sketch, cancellation);
+        return SketchRows.AskOf(sketch, step).Value.Wanted.Count == 0
+            && PutByJson.StoredShortlist(step.ShortlistJson).Value.Count == 0;
+    }
+
+    private Task<SketchStepRow> CurrentAsync(SketchRow sketch, CancellationToken cancellation) =>
+        database.SketchSteps.SingleAsync(
+            step => step.SketchId == sketch.Id && step.Number == sketch.CurrentStep,
+            cancellation
+        );
 
     private async Task<int> NextPlaceAsync(Guid person, string term, CancellationToken cancellation) =>
         await database
@@ -94,10 +112,7 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
     {
         if (sketches.FirstOrDefault(row => row.Id == choice.Sketch) is not { } sketch)
             return;
-        var step = await database.SketchSteps.SingleAsync(
-            one => one.SketchId == sketch.Id && one.Number == sketch.CurrentStep,
-            cancellation
-        );
+        var step = await CurrentAsync(sketch, cancellation);
         var shortlist = PutByJson.StoredShortlist(step.ShortlistJson).Value;
         if (shortlist.All(one => one.Id != choice.Timetable.Id))
             step.ShortlistJson = PutByJson.Write([.. shortlist, choice.Timetable]);
