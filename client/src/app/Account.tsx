@@ -21,7 +21,7 @@ export function Account() {
   if (!me.data?.isSignInOffered) return null;
   const { person } = me.data;
   const look =
-    'flex items-center gap-1.5 rounded-[4px] px-2 py-1.5 text-12 font-strong whitespace-nowrap text-on-bar hover:bg-bar-raised';
+    'flex items-center gap-1.5 rounded-[4px] px-2 py-1.5 text-12 font-strong whitespace-nowrap text-on-bar hover:bg-bar-raised max-md:gap-0 max-md:px-1';
   if (!person)
     return (
       <>
@@ -31,7 +31,8 @@ export function Account() {
           </span>
         )}
         <a href={signInAddress(pathname + search)} className={look}>
-          Sign in
+          <UserRound size={16} className="md:hidden" aria-hidden="true" />
+          <span className="max-md:sr-only">Sign in</span>
         </a>
       </>
     );
@@ -47,7 +48,7 @@ export function Account() {
           <button type="button" className={look} aria-label={`${person.name}: your record, and signing out`}>
             <UserRound size={14} aria-hidden="true" />
             <span className="max-md:sr-only">{person.name}</span>
-            <ChevronDown size={14} aria-hidden="true" />
+            <ChevronDown size={14} className="max-md:hidden" aria-hidden="true" />
           </button>
         }
       >

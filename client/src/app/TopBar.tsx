@@ -29,7 +29,7 @@ export function TopBar() {
   const { data } = useQuery(termsQuery);
   const current = data?.terms.find((one) => one.id === term);
   return (
-    <header className="on-bar flex h-[50px] shrink-0 items-center gap-2 bg-bar px-4 text-on-bar max-md:gap-1 max-md:px-3">
+    <header className="on-bar flex h-[50px] shrink-0 items-center gap-2 bg-bar px-4 text-on-bar max-md:gap-0.5 max-md:px-2">
       <img src="/mark.svg" alt="" className="h-5 w-auto max-md:hidden" />
       <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:sr-only">Hour Grid</span>
       <nav aria-label="Places" className="flex min-w-0 max-md:overflow-x-auto">
@@ -38,7 +38,7 @@ export function TopBar() {
             <NavLink
               key={place.path}
               to={`/${term}/${place.path}`}
-              className="rounded-[4px] px-2.5 py-1.5 font-strong whitespace-nowrap text-on-bar-mute max-md:px-1.5 max-md:text-12 aria-[current=page]:bg-bar-raised aria-[current=page]:text-on-bar"
+              className="rounded-[4px] px-2.5 py-1.5 font-strong whitespace-nowrap text-on-bar-mute max-md:px-1 max-md:text-12 aria-[current=page]:bg-bar-raised aria-[current=page]:text-on-bar"
             >
               {place.name}
               {place.path === 'line-up' && (
@@ -50,7 +50,7 @@ export function TopBar() {
             </NavLink>
           ))}
       </nav>
-      <div className="ml-auto flex shrink-0 items-center gap-1">
+      <div className="ml-auto flex shrink-0 items-center gap-1 max-md:gap-0.5">
         <Account />
         {current && data && (
           <Menu
@@ -58,7 +58,7 @@ export function TopBar() {
               <button
                 type="button"
                 aria-label={`Term: ${current.name}. Change`}
-                className="flex items-center gap-1.5 rounded-[4px] border border-on-bar-mute/50 px-2.5 py-1.5 whitespace-nowrap hover:border-on-bar max-md:gap-0.5 max-md:px-1.5 max-md:text-12"
+                className="flex items-center gap-1.5 rounded-[4px] border border-on-bar-mute/50 px-2.5 py-1.5 whitespace-nowrap hover:border-on-bar max-md:gap-0 max-md:px-1 max-md:text-12"
               >
                 {current.name}
                 <ChevronDown size={14} aria-hidden="true" />

@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { Workbench } from '../workbench';
+import { openRecord, signIn } from '../campus';
 import { Finder } from '../finder';
 
 const folder = '../../docs/screenshots';
@@ -81,4 +82,19 @@ test('Choice', async ({ page }) => {
     .click();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/choice.png` });
+});
+
+test('The record, and a course one may not take', async ({ page }) => {
+  const workbench = await Workbench.open(page);
+  await workbench.add('TID 330', 'ROB 450', 'CAR 305');
+  await signIn(page, 'Wren Halloran');
+  await openRecord(page, 'Wren Halloran');
+  await expect(page.getByRole('dialog').getByText('Fees agreement')).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/record.png` });
+  await page.keyboard.press('Escape');
+  await Finder.open(page, '?q=rob+450&course=ROB+450');
+  await expect(page.getByText('You may not take it as things are')).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/may-not-take.png` });
 });
