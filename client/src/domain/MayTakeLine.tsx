@@ -3,10 +3,16 @@ import type { Ask } from '@/api/client';
 import { eligibilityQuery, meQuery } from '@/api/recordQueries';
 import { takenBeside } from './edits';
 
-type Props = { term: string; course: string; ask: Ask };
+type Props = {
+  term: string;
+  course: string;
+  ask: Ask;
+  /** Whether all of it is shown, on as many lines as it takes. */
+  isWhole: boolean;
+};
 
 /** In one line, why the student who is signed in may not take a wanted course; nothing where they may. */
-export function MayTakeLine({ term, course, ask }: Props) {
+export function MayTakeLine({ term, course, ask, isWhole }: Props) {
   const me = useQuery(meQuery);
   const courses = takenBeside(ask);
   const { data } = useQuery({
@@ -19,7 +25,7 @@ export function MayTakeLine({ term, course, ask }: Props) {
   return (
     <div
       title={sentences.join('\n')}
-      className={`truncate text-12 leading-tight ${found.mayTake ? 'text-mute' : 'text-brick'}`}
+      className={`${isWhole ? '' : 'truncate'} text-12 leading-tight ${found.mayTake ? 'text-mute' : 'text-brick'}`}
     >
       {sentences.join(' ')}
     </div>

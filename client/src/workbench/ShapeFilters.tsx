@@ -1,4 +1,4 @@
-import { type Day, days } from '@/lib/days';
+import type { Day } from '@/lib/days';
 import { DayToggles } from '@/ui/DayToggles';
 import { Select } from '@/ui/Select';
 import type { ShapeFacts } from './shapeFacts';
@@ -20,7 +20,7 @@ export function ShapeFilters({ facts, gridDays, onChange }: Props) {
         <DayToggles
           label="Days off"
           chosen={facts.off}
-          among={days.slice(0, gridDays.length)}
+          among={gridDays}
           onChange={(off) => set({ off })}
           isTight
         />

@@ -176,7 +176,7 @@ export const WantedRow = memo(function WantedRow(props: Props) {
               {limits}
             </div>
           )}
-          {course && !isAside && <MayTakeLine term={ask.term} course={id} ask={ask} />}
+          {course && !isAside && <MayTakeLine term={ask.term} course={id} ask={ask} isWhole={isOpen} />}
           {choice?.courses[0] === id && (
             <Take choice={choice} onChange={(take) => change((now) => setTake(now, id, take))} />
           )}

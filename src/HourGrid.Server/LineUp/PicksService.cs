@@ -31,7 +31,7 @@ internal sealed class PicksService(
     /// <summary>What another student has chosen, for who knows the address of the calendar.</summary>
     public async Task<Choice?> ChoiceOfAsync(Guid other, TermId term, CancellationToken cancellation) =>
         await Of(other, term).AsNoTracking().SingleOrDefaultAsync(cancellation) is { } row
-            ? PicksIn(await CurrentAsync(row, cancellation)).Choice
+            ? PicksSteps.PicksIn(await CurrentAsync(row, cancellation)).Choice
             : null;
 
     /// <summary>Saves what is picked after a change.</summary>
@@ -39,7 +39,7 @@ internal sealed class PicksService(
         AddStepAsync(
             () => FindAsync(term, cancellation),
             version,
-            number => Step(term, number, picks),
+            number => PicksSteps.Of(student.Id, term.Value, number, picks),
             row => RecordAsync(row, cancellation),
             cancellation
         );
@@ -57,7 +57,7 @@ internal sealed class PicksService(
     {
         if (IsFirst(row))
             return new(0, false, false, PicksDocument.Of(TermPicks.None));
-        var picks = PicksIn(await CurrentAsync(row, cancellation));
+        var picks = PicksSteps.PicksIn(await CurrentAsync(row, cancellation));
         var (canUndo, canRedo) = await WaysAsync(row, cancellation);
         return new(row.Version, canUndo, canRedo, PicksDocument.Of(picks));
     }
@@ -75,7 +75,7 @@ internal sealed class PicksService(
         {
             StudentId = student.Id,
             TermId = term.Value,
-            Steps = [Step(term, 0, TermPicks.None)],
+            Steps = [PicksSteps.Of(student.Id, term.Value, 0, TermPicks.None)],
         };
         database.Picks.Add(first);
         return first;
@@ -85,19 +85,4 @@ internal sealed class PicksService(
 
     private IQueryable<PicksRow> Of(Guid who, TermId term) =>
         database.Picks.Where(row => row.StudentId == who && row.TermId == term.Value);
-
-    private static TermPicks PicksIn(PicksStepRow step) => PutByJson.StoredPicks(step.PicksJson).Value;
-
-    private PicksStepRow Step(TermId term, int number, TermPicks picks)
-    {
-        var json = PutByJson.Write(picks);
-        return new()
-        {
-            StudentId = student.Id,
-            TermId = term.Value,
-            Number = number,
-            PicksJson = json,
-            Size = json.Length,
-        };
-    }
 }

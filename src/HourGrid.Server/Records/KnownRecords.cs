@@ -23,7 +23,7 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     {
         var now = clock.GetUtcNow();
         records.TryGetValue(student, out KnownRecord? known);
-        if (known is not null && now - known.AsOf < Fresh)
+        if (known is { IsToBeReadAgain: false } && now - known.AsOf < Fresh)
             return known;
         try
         {
@@ -43,7 +43,7 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     public void Age(string student)
     {
         if (records.TryGetValue(student, out KnownRecord? known))
-            Remember(known! with { AsOf = DateTimeOffset.UnixEpoch });
+            Remember(known! with { IsToBeReadAgain = true });
     }
 
     private KnownRecord Remember(KnownRecord record) =>
@@ -60,4 +60,8 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
 /// <param name="Record">The record.</param>
 /// <param name="AsOf">When it was read.</param>
 /// <param name="IsCurrent">Whether the registrar answered when it was asked last.</param>
-internal sealed record KnownRecord(StudentRecord Record, DateTimeOffset AsOf, bool IsCurrent);
+internal sealed record KnownRecord(StudentRecord Record, DateTimeOffset AsOf, bool IsCurrent)
+{
+    /// <summary>Whether something of it is known to have changed since.</summary>
+    public bool IsToBeReadAgain { get; init; }
+}

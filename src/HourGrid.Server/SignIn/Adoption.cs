@@ -3,6 +3,8 @@ using HourGrid.Data;
 using HourGrid.Data.Picks;
 using HourGrid.Data.Sketches;
 using HourGrid.Formats.PutBy;
+using HourGrid.Formats.Sketches;
+using HourGrid.Server.LineUp;
 using HourGrid.Server.Steps;
 using HourGrid.Server.Workbench;
 using Microsoft.EntityFrameworkCore;
@@ -85,7 +87,7 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
                     StudentId = person,
                     TermId = row.TermId,
                     Version = 1,
-                    Steps = [StepOf(person, row.TermId, 0, made)],
+                    Steps = [PicksSteps.Of(person, row.TermId, 0, made)],
                 }
             );
             return;
@@ -104,7 +106,7 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
             .PicksSteps.Where(step => step.StudentId == person && step.TermId == own.TermId)
             .Where(step => step.Number >= own.CurrentStep)
             .ExecuteDeleteAsync(cancellation);
-        database.PicksSteps.Add(StepOf(person, own.TermId, own.CurrentStep, both));
+        database.PicksSteps.Add(PicksSteps.Of(person, own.TermId, own.CurrentStep, both));
     }
 
     /// <summary>Keeps the second of two choices on the shortlist that it came from.</summary>
@@ -114,8 +116,20 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
             return;
         var step = await CurrentAsync(sketch, cancellation);
         var shortlist = PutByJson.StoredShortlist(step.ShortlistJson).Value;
-        if (shortlist.All(one => one.Id != choice.Timetable.Id))
-            step.ShortlistJson = PutByJson.Write([.. shortlist, choice.Timetable]);
+        if (shortlist.Any(one => one.Id == choice.Timetable.Id))
+            return;
+        // A step like any other: it can be undone, counts for the student's room, and a window with an older version sees it.
+        var content = new SketchContent(
+            step.Name,
+            SketchRows.AskOf(sketch, step).Value,
+            [.. shortlist, choice.Timetable]
+        );
+        await database
+            .SketchSteps.Where(one => one.SketchId == sketch.Id && one.Number > sketch.CurrentStep)
+            .ExecuteDeleteAsync(cancellation);
+        sketch.CurrentStep++;
+        sketch.Version++;
+        database.SketchSteps.Add(SketchRows.Step(sketch.Id, sketch.CurrentStep, content));
     }
 
     private async Task<TermPicks> PicksAsync(PicksRow row, CancellationToken cancellation)
@@ -126,19 +140,6 @@ internal sealed class Adoption(HourGridContext database, StepSizes sizes)
                 one => one.StudentId == row.StudentId && one.TermId == row.TermId && one.Number == row.CurrentStep,
                 cancellation
             );
-        return PutByJson.StoredPicks(step.PicksJson).Value;
-    }
-
-    private static PicksStepRow StepOf(Guid student, string term, int number, TermPicks picks)
-    {
-        var json = PutByJson.Write(picks);
-        return new()
-        {
-            StudentId = student,
-            TermId = term,
-            Number = number,
-            PicksJson = json,
-            Size = json.Length,
-        };
+        return PicksSteps.PicksIn(step);
     }
 }

@@ -10,7 +10,7 @@ internal static class ConditionWords
 
     /// <summary>As in <c>Only for students whose programme is Coastal science or Cartography.</c></summary>
     public static string Of(Restriction restriction) =>
-        $"Only for students whose {restriction.Kind} is {Joined(restriction.AnyOf, "or")}.";
+        $"Only for students whose {restriction.Kind} is {Saying.List(restriction.AnyOf, "or")}.";
 
     private static string Say(Prerequisite condition, bool isInner) =>
         condition switch
@@ -29,7 +29,4 @@ internal static class ConditionWords
         var text = string.Join($" {word} ", conditions.Select(one => Say(one, isInner: conditions.Count > 1)));
         return isInner && conditions.Count > 1 ? $"({text})" : text;
     }
-
-    private static string Joined(IReadOnlyList<string> values, string word) =>
-        values.Count <= 1 ? string.Concat(values) : $"{string.Join(", ", values.SkipLast(1))} {word} {values[^1]}";
 }

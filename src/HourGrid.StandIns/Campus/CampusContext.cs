@@ -12,7 +12,7 @@ internal sealed class CampusContext(DbContextOptions<CampusContext> options) : D
     public DbSet<PhaseRow> Phases => Set<PhaseRow>();
     public DbSet<SectionRow> Sections => Set<SectionRow>();
     public DbSet<PermissionRow> Permissions => Set<PermissionRow>();
-    public DbSet<PermissionCodeRow> PermissionCodes => Set<PermissionCodeRow>();
+    public DbSet<SlipRow> Slips => Set<SlipRow>();
     public DbSet<RegistrationRow> Registrations => Set<RegistrationRow>();
     public DbSet<WaitingRow> Waiting => Set<WaitingRow>();
     public DbSet<AnsweredRequestRow> AnsweredRequests => Set<AnsweredRequestRow>();
@@ -30,7 +30,7 @@ internal sealed class CampusContext(DbContextOptions<CampusContext> options) : D
             section.HasIndex(row => new { row.Term, row.SeatsShared });
         });
         modelBuilder.Entity<PermissionRow>().HasIndex(row => new { row.Student, row.Term });
-        modelBuilder.Entity<PermissionCodeRow>().HasKey(row => row.Code);
+        modelBuilder.Entity<SlipRow>().HasKey(row => row.Code);
         modelBuilder.Entity<RegistrationRow>(registration =>
         {
             registration.HasIndex(row => new { row.Student, row.Term });
@@ -137,8 +137,8 @@ public sealed class PermissionRow
     public DateTime? DecidedUtc { get; set; }
 }
 
-/// <summary>A permission handed out on paper, good for one student.</summary>
-public sealed class PermissionCodeRow
+/// <summary>A slip of paper whose code gives a permission, to the first student who types it.</summary>
+public sealed class SlipRow
 {
     public required string Code { get; set; }
     public required string Term { get; set; }

@@ -9,18 +9,18 @@ namespace HourGrid.StandIns.Campus;
 /// <summary>The campus as it begins: people, records, phases, seats of the catalogue.</summary>
 /// <param name="People">Who can sign in.</param>
 /// <param name="Terms">The phases of terms.</param>
-/// <param name="Codes">Permissions handed out on paper.</param>
+/// <param name="Slips">Slips of paper whose codes give permissions.</param>
 internal sealed record CampusSeed(
     IReadOnlyList<CampusSeed.Person> People,
     IReadOnlyList<CampusSeed.TermPhases> Terms,
-    IReadOnlyList<CampusSeed.PermissionCode> Codes
+    IReadOnlyList<CampusSeed.Slip> Slips
 )
 {
     public sealed record Person(string Id, string Name, string Role, IReadOnlyList<string>? Teaches);
 
     public sealed record TermPhases(string Term, IReadOnlyDictionary<string, DateTimeOffset> Phases);
 
-    public sealed record PermissionCode(string Code, string Term, string Course, string Kind);
+    public sealed record Slip(string Code, string Term, string Course, string Kind);
 
     /// <summary>Reads it from a folder with <c>campus.json</c>, <c>records</c>, and the file of a catalogue.</summary>
     public static async Task PlantAsync(
@@ -46,13 +46,13 @@ internal sealed record CampusSeed(
                 })
             )
         );
-        campus.PermissionCodes.AddRange(
-            seed.Codes.Select(code => new PermissionCodeRow
+        campus.Slips.AddRange(
+            seed.Slips.Select(slip => new SlipRow
             {
-                Code = code.Code,
-                Term = code.Term,
-                Course = code.Course,
-                Kind = code.Kind,
+                Code = slip.Code,
+                Term = slip.Term,
+                Course = slip.Course,
+                Kind = slip.Kind,
             })
         );
         foreach (var path in Directory.EnumerateFiles(Path.Combine(folder, "records"), "*.record.json").Order())

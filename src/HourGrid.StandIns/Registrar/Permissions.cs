@@ -47,7 +47,7 @@ internal static class Permissions
         DateTime nowUtc
     )
     {
-        if (await campus.PermissionCodes.FindAsync(code.Trim()) is not { } paper || paper.Term != term)
+        if (await campus.Slips.FindAsync(code.Trim()) is not { } paper || paper.Term != term)
             return (null, $"code: \"{code}\" is none of this term.");
         if (!await campus.Records.AnyAsync(row => row.Student == student))
             return (null, $"student: there is no student {student}.");

@@ -1,8 +1,13 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { expectNoFaults } from '../axe';
 import { account, openRecord, signIn, signOut } from '../campus';
 import { OwnServer } from '../ownServer';
 import { Workbench } from '../workbench';
+
+/** All that the browser keeps for the page. */
+function kept(page: Page): Promise<string> {
+  return page.evaluate(() => JSON.stringify([{ ...localStorage }, { ...sessionStorage }]));
+}
 
 test('signing in takes along what the browser made, and signing out leaves nothing of it', async ({
   page,
@@ -19,8 +24,7 @@ test('signing in takes along what the browser made, and signing out leaves nothi
   await expect(workbench.wanted).toContainText('TID 330');
 
   // No token is anywhere in the browser, and no script reads the cookie.
-  const kept = await page.evaluate(() => JSON.stringify([{ ...localStorage }, { ...sessionStorage }]));
-  expect(kept).not.toMatch(/eyJ|token/i);
+  expect(await kept(page)).not.toMatch(/eyJ|token/i);
   expect(await page.evaluate(() => document.cookie)).toBe('');
 
   // Another browser of the same person has the same sketches, and what it made stands beside them.
@@ -32,9 +36,14 @@ test('signing in takes along what the browser made, and signing out leaves nothi
   await expect(other.getByText('sketch 2 of 2').or(other.getByText('sketch 1 of 2'))).toBeVisible();
   await other.close();
 
+  const sketch = await page.evaluate(async () => {
+    const opened = await fetch('/api/terms/2027SP/sketch', { method: 'POST' });
+    return ((await opened.json()) as { id: string }).id;
+  });
+  expect(await kept(page)).toContain(sketch);
   await signOut(page, 'Tamsin Roe');
   await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();
-  expect(await page.evaluate(() => Object.keys(localStorage))).not.toContain('TID 330');
+  expect(await kept(page)).not.toContain(sketch);
   // The campus asks again, too: nobody is signed in there any more.
   await page.getByRole('link', { name: 'Sign in' }).click();
   await expect(page.getByRole('heading', { name: 'Campus sign-in' })).toBeVisible();
