@@ -50,9 +50,14 @@ build_all() {
   need_dotnet
   need_node
   cd "$HG_ROOT"
-  have_packages
-  stamp server artifacts/openapi "${dotnet_files[@]}"
-  stamp client src/HourGrid.Server/wwwroot/index.html "${dotnet_files[@]}" client package-lock.json
-  stamp stand_ins artifacts/stand-ins/HourGrid.StandIns.dll "${dotnet_files[@]}"
+  # What does not need each other is made beside each other: a first build takes as long as somebody waits for it.
+  have_packages &
+  local packages=$!
+  stamp server artifacts/openapi "${dotnet_files[@]}" || return
+  wait "$packages" || return
+  stamp stand_ins artifacts/stand-ins/HourGrid.StandIns.dll "${dotnet_files[@]}" &
+  local stand_ins=$!
+  stamp client src/HourGrid.Server/wwwroot/index.html "${dotnet_files[@]}" client package-lock.json || return
+  wait "$stand_ins" || return
   stamp app artifacts/app/HourGrid.Server.dll "${dotnet_files[@]}" client package-lock.json
 }

@@ -22,6 +22,8 @@ internal sealed partial class Crowd(
 {
     private const int Seed = 2041;
 
+    private IReadOnlyList<(string Term, string Number)>? sections;
+
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         var random = new Random(Seed);
@@ -41,27 +43,18 @@ internal sealed partial class Crowd(
 
     private async Task ComeOrGoAsync(Random random, CancellationToken cancellation)
     {
-        var now = clock.UtcNow;
-        await using var campus = await contexts.CreateDbContextAsync(cancellation);
-        // Of a term that is over, or not open yet, no seat moves.
-        var terms = await campus
-            .Phases.GroupBy(row => row.Term)
-            .Where(phases => !phases.Any(phase => phase.Phase == "closed" && phase.FromUtc <= now))
-            .Select(phases => phases.Key)
-            .ToListAsync(cancellation);
-        var open = await campus
-            .Sections.Where(row => terms.Contains(row.Term) && row.Status == "Open")
-            .OrderBy(row => row.Number)
-            .Select(row => new { row.Term, row.Number })
-            .ToListAsync(cancellation);
-        if (open.Count == 0)
+        // Which sections there are does not change; whether one is open is seen when somebody comes.
+        sections ??= await SectionsAsync(cancellation);
+        if (sections.Count == 0)
             return;
-        var one = open[random.Next(open.Count)];
+        var (term, number) = sections[random.Next(sections.Count)];
         var comes = random.Next(5) > 0;
         await writes.ChangeAsync(
             async (changed, events) =>
             {
-                var section = (await changed.Sections.FindAsync([one.Term, one.Number], cancellation))!;
+                var section = (await changed.Sections.FindAsync([term, number], cancellation))!;
+                if (section.Status != "Open" || await IsOverAsync(changed, term, cancellation))
+                    return false;
                 // Nobody takes what is not there; a pool is filled by all its sections together.
                 var taken = section.SeatsShared is null
                     ? section.Enrolled
@@ -74,6 +67,27 @@ internal sealed partial class Crowd(
                 events.Seats(section);
                 return true;
             },
+            cancellation
+        );
+    }
+
+    private async Task<IReadOnlyList<(string Term, string Number)>> SectionsAsync(CancellationToken cancellation)
+    {
+        await using var campus = await contexts.CreateDbContextAsync(cancellation);
+        var all = await campus
+            .Sections.OrderBy(row => row.Term)
+            .ThenBy(row => row.Number)
+            .Select(row => new { row.Term, row.Number })
+            .ToListAsync(cancellation);
+        return [.. all.Select(row => (row.Term, row.Number))];
+    }
+
+    /// <summary>Whether a term is closed: then no seat of it moves.</summary>
+    private Task<bool> IsOverAsync(CampusContext campus, string term, CancellationToken cancellation)
+    {
+        var now = clock.UtcNow;
+        return campus.Phases.AnyAsync(
+            row => row.Term == term && row.Phase == "closed" && row.FromUtc <= now,
             cancellation
         );
     }
