@@ -55,9 +55,11 @@ build_all() {
   local packages=$!
   stamp server artifacts/openapi "${dotnet_files[@]}" || return
   wait "$packages" || return
-  stamp stand_ins artifacts/stand-ins/HourGrid.StandIns.dll "${dotnet_files[@]}" &
-  local stand_ins=$!
-  stamp client src/HourGrid.Server/wwwroot/index.html "${dotnet_files[@]}" client package-lock.json || return
-  wait "$stand_ins" || return
-  stamp app artifacts/app/HourGrid.Server.dll "${dotnet_files[@]}" client package-lock.json
+  stamp client src/HourGrid.Server/wwwroot/index.html "${dotnet_files[@]}" client package-lock.json &
+  local client=$!
+  stamp app artifacts/app/HourGrid.Server.dll "${dotnet_files[@]}" || return
+  stamp stand_ins artifacts/stand-ins/HourGrid.StandIns.dll "${dotnet_files[@]}" || return
+  wait "$client" || return
+  rm -rf "$app/wwwroot"
+  cp -r src/HourGrid.Server/wwwroot "$app/wwwroot"
 }
