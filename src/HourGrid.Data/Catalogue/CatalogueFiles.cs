@@ -9,6 +9,10 @@ namespace HourGrid.Data.Catalogue;
 internal sealed class CatalogueFiles(string folder)
 {
     private const UnixFileMode Owner = UnixFileMode.UserRead | UnixFileMode.UserWrite;
+
+    /// <summary>What is written goes to the disk in pieces: all at once, it would stand before the saves of others there.</summary>
+    private const int RowsAtATime = 2000;
+
     private const string Prefix = "catalogue-";
     private const string Extension = ".db";
 
@@ -24,11 +28,11 @@ internal sealed class CatalogueFiles(string folder)
             .Where(import => import > 0)
             .OrderDescending();
 
-    /// <summary>Reads the file of an import.</summary>
+    /// <summary>Opens the file of an import for reading.</summary>
     /// <exception cref="SqliteException">There is none, or it cannot be read.</exception>
-    public KeptRows Read(int import)
+    public SqliteConnection Open(int import)
     {
-        using var connection = new SqliteConnection(
+        var connection = new SqliteConnection(
             new SqliteConnectionStringBuilder
             {
                 DataSource = PathOf(import),
@@ -37,7 +41,7 @@ internal sealed class CatalogueFiles(string folder)
             }.ConnectionString
         );
         connection.Open();
-        return KeptRows.Read(connection);
+        return connection;
     }
 
     /// <summary>Writes a catalogue into a file that no import names yet; it is on the disk when this returns.</summary>
@@ -47,15 +51,16 @@ internal sealed class CatalogueFiles(string folder)
         var part = Path.Combine(folder, $"{Prefix}{Guid.NewGuid():N}.part");
         try
         {
-            new FileStream(
+            using var disk = new FileStream(
                 part,
                 new FileStreamOptions
                 {
                     Mode = FileMode.CreateNew,
                     Access = FileAccess.Write,
+                    Share = FileShare.ReadWrite,
                     UnixCreateMode = Owner,
                 }
-            ).Dispose();
+            );
             var options = new DbContextOptionsBuilder<CatalogueContext>().UseSqlite(
                 new SqliteConnectionStringBuilder
                 {
@@ -65,9 +70,8 @@ internal sealed class CatalogueFiles(string folder)
                 }.ConnectionString
             );
             using (var database = new CatalogueContext(options.Options))
-                Write(database, rows);
-            using var written = new FileStream(part, FileMode.Open, FileAccess.ReadWrite);
-            written.Flush(flushToDisk: true);
+                Write(database, rows, disk);
+            disk.Flush(flushToDisk: true);
             return part;
         }
         catch
@@ -110,20 +114,20 @@ internal sealed class CatalogueFiles(string folder)
             File.Delete(PathOf(older));
     }
 
-    private static void Write(CatalogueContext database, KeptRows rows)
+    private static void Write(CatalogueContext database, KeptRows rows, FileStream disk)
     {
         database.Database.OpenConnection();
         // Whatever is written before the end is thrown away with the file.
         database.Database.ExecuteSqlRaw("PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF;");
         database.Database.EnsureCreated();
         using var transaction = database.Database.BeginTransaction();
-        Insert([rows.Catalogue]);
-        Insert(rows.Subjects);
-        Insert(rows.Campuses);
-        Insert(rows.Travel);
-        Insert(rows.Terms);
-        Insert(rows.Terms.SelectMany(term => term.Parts));
-        Insert(rows.Terms.SelectMany(term => term.NoClass));
+        Insert([rows.Head.Catalogue]);
+        Insert(rows.Head.Subjects);
+        Insert(rows.Head.Campuses);
+        Insert(rows.Head.Travel);
+        Insert(rows.Head.Terms);
+        Insert(rows.Head.Terms.SelectMany(term => term.Parts));
+        Insert(rows.Head.Terms.SelectMany(term => term.NoClass));
         Insert(rows.Courses);
         Insert(rows.Sections);
         Insert(rows.Sections.SelectMany(section => section.Meetings));
@@ -134,7 +138,11 @@ internal sealed class CatalogueFiles(string folder)
             where T : class
         {
             using var table = new RowTable<T>(database);
-            table.InsertAll(all);
+            foreach (var some in all.Chunk(RowsAtATime))
+            {
+                table.InsertAll(some);
+                disk.Flush(flushToDisk: true);
+            }
         }
     }
 

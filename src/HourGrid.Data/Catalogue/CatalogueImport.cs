@@ -1,5 +1,6 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Data.Catalogue;
@@ -10,8 +11,6 @@ namespace HourGrid.Data.Catalogue;
 /// </summary>
 public static class CatalogueImport
 {
-    private const int TheOnlyState = 1;
-
     /// <summary>Imports the catalogue unless there is one already.</summary>
     /// <param name="database">The database.</param>
     /// <param name="catalogue">What to import.</param>
@@ -57,7 +56,7 @@ public static class CatalogueImport
         var building = Task.Run(() => Build(catalogue), cancellation);
         var state = await CatalogueReading.StateAsync(database, cancellation);
         var rows = state is null ? null : CatalogueReading.UsableRows(database, state);
-        var before = rows is null ? new("", [], [], [], []) : CatalogueReading.CatalogueOf(rows);
+        var before = rows is null ? new("", [], [], [], []) : CatalogueReading.CatalogueOf(rows.Head, rows.Courses);
         var changes = CatalogueChanges.Between(before, catalogue);
         if (!isRemovalMeant && TermRemoval.LargeOnes(before, changes) is { Count: > 0 } removals)
             throw new RemovalRefusedException(removals);
@@ -85,7 +84,10 @@ public static class CatalogueImport
             _ = new CourseIndex(catalogue.SnapshotOf(term.Id)!);
     }
 
-    /// <summary>Makes what was written the catalogue that holds.</summary>
+    /// <summary>
+    /// Makes what was written the catalogue that holds. Its commands are prepared before anything is locked: in a process that
+    /// has just begun, compiling a query takes longer than all that is done here, and everybody who saves waits for it.
+    /// </summary>
     private static async Task SwitchAsync(
         HourGridContext database,
         UniversityCatalogue catalogue,
@@ -94,19 +96,32 @@ public static class CatalogueImport
         CancellationToken cancellation
     )
     {
-        await using var transaction = await database.Database.BeginTransactionAsync(cancellation);
-        var state = await database.CatalogueState.SingleOrDefaultAsync(cancellation);
-        if (state is null)
-            database.CatalogueState.Add(state = new() { Id = TheOnlyState });
-        state.Import++;
-        state.Version++;
-        string[] terms = [.. catalogue.Terms.Select(term => term.Id.Value)];
-        await database
-            .Seats.Where(row => terms.Contains(row.TermId) && row.AsOfUtc <= asOfUtc)
-            .ExecuteDeleteAsync(cancellation);
-        await database.SaveChangesAsync(cancellation);
-        keep();
-        await transaction.CommitAsync(cancellation);
+        await database.Database.OpenConnectionAsync(cancellation);
+        var connection = (SqliteConnection)database.Database.GetDbConnection();
+        await using var next = connection.CreateCommand();
+        next.CommandText = """
+            INSERT INTO CatalogueState (Id, Import, Version) VALUES (1, 1, 1)
+            ON CONFLICT (Id) DO UPDATE SET Import = Import + 1, Version = Version + 1
+            """;
+        await using var dropSeats = connection.CreateCommand();
+        dropSeats.CommandText = "DELETE FROM Seats WHERE TermId = $term AND AsOfUtc <= $asOf";
+        var term = dropSeats.Parameters.Add("$term", SqliteType.Text);
+        dropSeats.Parameters.AddWithValue("$asOf", asOfUtc);
+        await next.PrepareAsync(cancellation);
+        await dropSeats.PrepareAsync(cancellation);
+        await using (var transaction = await connection.BeginTransactionAsync(cancellation))
+        {
+            next.Transaction = dropSeats.Transaction = (SqliteTransaction)transaction;
+            await next.ExecuteNonQueryAsync(cancellation);
+            foreach (var imported in catalogue.Terms)
+            {
+                term.Value = imported.Id.Value;
+                await dropSeats.ExecuteNonQueryAsync(cancellation);
+            }
+            keep();
+            await transaction.CommitAsync(cancellation);
+        }
+        await database.Database.CloseConnectionAsync();
         database.ChangeTracker.Clear();
     }
 }

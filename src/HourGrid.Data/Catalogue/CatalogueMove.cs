@@ -26,7 +26,7 @@ internal static class CatalogueMove
         await database.Database.MigrateAsync(LastWithTables, cancellation);
         await database.Database.OpenConnectionAsync(cancellation);
         var connection = database.Database.GetDbConnection();
-        if (new RowCursor(connection).All("SELECT Id FROM Catalogue", row => row.Whole()).Count > 0)
+        if (new RowSource(connection).All("SELECT Id FROM Catalogue", row => row.Whole()).Count > 0)
         {
             var files = CatalogueFiles.Beside(connection.DataSource);
             files.Keep(files.Write(KeptRows.Read(connection)), Import);

@@ -82,7 +82,7 @@ public static class CatalogueReading
     {
         using var connection = new SqliteConnection(DatabaseFile.ConnectionTo(path));
         connection.Open();
-        return new RowCursor(connection)
+        return new RowSource(connection)
             .All(
                 "SELECT Id, Import, Version FROM CatalogueState",
                 row => new CatalogueStateRow
@@ -97,29 +97,41 @@ public static class CatalogueReading
 
     private static KeptCatalogue Kept(string path, CatalogueStateRow state, int import)
     {
-        var rows = Rows(path, import);
-        return new(
-            CatalogueOf(rows),
-            import,
-            state.Version,
-            rows.Sections.GroupBy(section => (new TermId(section.TermId), new CourseId(section.CourseId)))
-                .ToDictionary(ofCourse => ofCourse.Key, ofCourse => ofCourse.Min(section => section.SeatsAsOfUtc))
+        using var file = CatalogueFiles.Beside(path).Open(import);
+        var rows = new RowSource(file);
+        var seats = new NewerSeats(SeatsIn(path));
+        var asOf = new Dictionary<(TermId Term, CourseId Course), DateTime>();
+        var catalogue = CatalogueOf(
+            HeadRows.Read(rows),
+            CourseReading.Each(rows).Select(course => WithSeats(course, seats, asOf))
         );
+        return new(catalogue, import, state.Version, asOf);
+    }
+
+    /// <summary>Takes over seats that are newer than the catalogue, and notes when those of each term were true.</summary>
+    private static CourseRow WithSeats(
+        CourseRow course,
+        NewerSeats seats,
+        Dictionary<(TermId Term, CourseId Course), DateTime> asOf
+    )
+    {
+        foreach (var section in course.Sections)
+        {
+            seats.TakeOver(section);
+            var ofCourse = (new TermId(section.TermId), new CourseId(section.CourseId));
+            if (!asOf.TryGetValue(ofCourse, out var oldest) || section.SeatsAsOfUtc < oldest)
+                asOf[ofCourse] = section.SeatsAsOfUtc;
+        }
+        return course;
     }
 
     private static KeptRows Rows(string path, int import)
     {
-        var rows = CatalogueFiles.Beside(path).Read(import);
-        var seats = SeatsIn(path).ToDictionary(row => (row.TermId, row.Number));
+        using var file = CatalogueFiles.Beside(path).Open(import);
+        var rows = KeptRows.Read(file);
+        var seats = new NewerSeats(SeatsIn(path));
         foreach (var section in rows.Sections)
-            if (seats.TryGetValue((section.TermId, section.Number), out var newer))
-            {
-                section.Capacity = newer.Capacity;
-                section.Enrolled = newer.Enrolled;
-                section.WaitlistCapacity = newer.WaitlistCapacity;
-                section.Waitlisted = newer.Waitlisted;
-                section.SeatsAsOfUtc = newer.AsOfUtc;
-            }
+            seats.TakeOver(section);
         return rows;
     }
 
@@ -127,7 +139,7 @@ public static class CatalogueReading
     {
         using var connection = new SqliteConnection(DatabaseFile.ConnectionTo(path));
         connection.Open();
-        return new RowCursor(connection).All(
+        return new RowSource(connection).All(
             "SELECT TermId, Number, CourseId, Capacity, Enrolled, WaitlistCapacity, Waitlisted, AsOfUtc FROM Seats",
             row => new SeatsRow
             {
@@ -143,21 +155,18 @@ public static class CatalogueReading
         );
     }
 
-    internal static UniversityCatalogue CatalogueOf(KeptRows rows)
-    {
-        var sections = rows.Sections.ToLookup(section => section.CourseId);
-        return new(
-            rows.Catalogue.Institution,
-            [.. rows.Campuses.Select(row => new Campus(new(row.Id), row.Name))],
-            [.. rows.Travel.Select(row => new Travel(new(row.FromCampusId), new(row.ToCampusId), row.Minutes))],
-            [.. rows.Terms.Select(TermOf)],
-            [.. rows.Courses.Select(row => CourseOf(row, sections[row.Id]))]
+    internal static UniversityCatalogue CatalogueOf(HeadRows head, IEnumerable<CourseRow> courses) =>
+        new(
+            head.Catalogue.Institution,
+            [.. head.Campuses.Select(row => new Campus(new(row.Id), row.Name))],
+            [.. head.Travel.Select(row => new Travel(new(row.FromCampusId), new(row.ToCampusId), row.Minutes))],
+            [.. head.Terms.Select(TermOf)],
+            [.. courses.Select(CourseOf)]
         )
         {
-            TimeZone = rows.Catalogue.TimeZone,
-            Subjects = [.. rows.Subjects.Select(row => new Subject(row.Code, row.Name))],
+            TimeZone = head.Catalogue.TimeZone,
+            Subjects = [.. head.Subjects.Select(row => new Subject(row.Code, row.Name))],
         };
-    }
 
     private static Term TermOf(TermRow row) =>
         new(
@@ -169,7 +178,7 @@ public static class CatalogueReading
             [.. row.Parts.Select(p => new PartOfTerm(p.Id, p.Name, p.Start, p.End))]
         );
 
-    private static Course CourseOf(CourseRow row, IEnumerable<SectionRow> sections) =>
+    private static Course CourseOf(CourseRow row) =>
         new()
         {
             Id = new(row.Id),
@@ -185,7 +194,7 @@ public static class CatalogueReading
             Corequisites = [.. row.Corequisites.Select(id => new CourseId(id))],
             Restrictions = row.Restrictions,
             IsRepeatable = row.IsRepeatable,
-            Sections = [.. sections.Select(SectionOf)],
+            Sections = [.. row.Sections.Select(SectionOf)],
         };
 
     private static Section SectionOf(SectionRow row) =>

@@ -13,39 +13,40 @@ internal static class MergedRows
     public static KeptRows Of(KeptRows? kept, UniversityCatalogue catalogue, DateTime asOfUtc)
     {
         var terms = catalogue.Terms.Select(term => term.Id.Value).ToHashSet();
-        CourseRow[] courses = [.. catalogue.Courses.Select((course, i) => RowsOf.Course(course, i, asOfUtc))];
-        SectionRow[] stay = [.. (kept?.Sections ?? []).Where(section => !terms.Contains(section.TermId))];
+        var head = kept?.Head;
         // Courses that it does not have stay only for sections of other terms.
-        var held = stay.Select(section => section.CourseId).ToHashSet();
+        foreach (var course in kept?.Courses ?? [])
+            course.Sections.RemoveAll(section => terms.Contains(section.TermId));
+        var stay = (kept?.Courses ?? []).Where(course => course.Sections.Count > 0).ToDictionary(course => course.Id);
+        CourseRow[] courses = [.. catalogue.Courses.Select((course, i) => RowsOf.Course(course, i, asOfUtc))];
+        foreach (var course in courses)
+            if (stay.TryGetValue(course.Id, out var before))
+                course.Sections.AddRange(before.Sections);
         return new(
-            new()
-            {
-                Id = TheOnlyCatalogue,
-                Institution = catalogue.Institution,
-                TimeZone = catalogue.TimeZone,
-            },
-            With(
-                catalogue.Subjects.Select(RowsOf.Subject),
-                kept?.Subjects,
-                row => row.Code,
-                (row, i) => row.Position = i
+            new(
+                new()
+                {
+                    Id = TheOnlyCatalogue,
+                    Institution = catalogue.Institution,
+                    TimeZone = catalogue.TimeZone,
+                },
+                With(
+                    catalogue.Subjects.Select(RowsOf.Subject),
+                    head?.Subjects,
+                    row => row.Code,
+                    (row, i) => row.Position = i
+                ),
+                // What is not there any more stays: other terms may name it.
+                With(
+                    catalogue.Campuses.Select(RowsOf.Campus),
+                    head?.Campuses,
+                    row => row.Id,
+                    (row, i) => row.Position = i
+                ),
+                [.. RowsOf.Travel(catalogue.Travel)],
+                With(catalogue.Terms.Select(RowsOf.Term), head?.Terms, row => row.Id, (row, i) => row.Position = i)
             ),
-            // What is not there any more stays: other terms may name it.
-            With(
-                catalogue.Campuses.Select(RowsOf.Campus),
-                kept?.Campuses,
-                row => row.Id,
-                (row, i) => row.Position = i
-            ),
-            [.. RowsOf.Travel(catalogue.Travel)],
-            With(catalogue.Terms.Select(RowsOf.Term), kept?.Terms, row => row.Id, (row, i) => row.Position = i),
-            With(
-                courses,
-                kept?.Courses.Where(course => held.Contains(course.Id)),
-                row => row.Id,
-                (row, i) => row.Position = i
-            ),
-            Numbered([.. courses.SelectMany(course => course.Sections), .. stay])
+            Numbered(With(courses, stay.Values, row => row.Id, (row, i) => row.Position = i))
         );
     }
 
@@ -65,16 +66,19 @@ internal static class MergedRows
         return all;
     }
 
-    private static List<SectionRow> Numbered(List<SectionRow> sections)
+    private static List<CourseRow> Numbered(List<CourseRow> courses)
     {
-        foreach (var (i, section) in sections.Index())
+        var id = 0;
+        foreach (var course in courses)
+        foreach (var (i, section) in course.Sections.Index())
         {
-            section.Id = i + 1;
+            section.Id = ++id;
+            section.Position = i;
             foreach (var meeting in section.Meetings)
-                meeting.SectionId = section.Id;
+                meeting.SectionId = id;
             foreach (var link in section.Links)
-                link.SectionId = section.Id;
+                link.SectionId = id;
         }
-        return sections;
+        return courses;
     }
 }
