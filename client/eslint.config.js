@@ -5,15 +5,16 @@ import tseslint from 'typescript-eslint';
 /** A place may use the rooms below it, never another place. */
 const rooms = {
   lib: [],
-  api: ['lib'],
-  ui: ['lib'],
-  grid: ['lib', 'api', 'ui'],
-  saving: ['lib', 'api'],
-  domain: ['lib', 'api', 'ui', 'grid', 'saving'],
-  catalogue: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
-  workbench: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
-  lineup: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
-  choice: ['lib', 'api', 'ui', 'grid', 'saving', 'domain'],
+  wording: ['lib'],
+  api: ['lib', 'wording'],
+  ui: ['lib', 'wording'],
+  grid: ['lib', 'wording', 'api', 'ui'],
+  saving: ['lib', 'wording', 'api'],
+  domain: ['lib', 'wording', 'api', 'ui', 'grid', 'saving'],
+  catalogue: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
+  workbench: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
+  lineup: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
+  choice: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
 };
 
 const arrows = Object.entries(rooms).map(([room, below]) => ({

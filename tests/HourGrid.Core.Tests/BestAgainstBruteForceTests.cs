@@ -30,7 +30,7 @@ public sealed class BestAgainstBruteForceTests
             {
                 var (catalogue, ask) = world;
                 if (nothingMatters)
-                    ask = ask with { Weights = MeasureList.NoWeights };
+                    ask = ask with { Weights = Made.NoWeights };
                 var expected = byShape
                     ? PlainRanking.SortedShapes(catalogue, ask)
                     : PlainRanking.Sorted(catalogue, ask);
@@ -96,7 +96,7 @@ public sealed class BestAgainstBruteForceTests
             Term = term.Id,
             Seats = SeatsAdmitted.Any,
             Credits = new(Credits.Of(3), Credits.Of(7.5m)),
-            Weights = MeasureList
+            Weights = Made
                 .NoWeights.With("seats", 100)
                 .With("wanted", 20)
                 .With("earlierFinish", 60)

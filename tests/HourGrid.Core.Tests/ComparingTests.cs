@@ -55,7 +55,7 @@ public sealed class ComparingTests
                 Figures(idle: 100, seats: 5, start: 570),
                 Figures(idle: 100, seats: 3, start: 600),
             ],
-            MeasureList.NoWeights.With("classDays", 10).With("idle", 20).With("laterStart", 90)
+            Made.NoWeights.With("classDays", 10).With("idle", 20).With("laterStart", 90)
         );
         Assert.Equal(
             ["earliestStart", "idleMinutes", "classDays", "latestEnd"],

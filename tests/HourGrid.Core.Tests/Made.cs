@@ -1,5 +1,6 @@
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Measures;
 
 namespace HourGrid.Core.Tests;
 
@@ -7,6 +8,12 @@ namespace HourGrid.Core.Tests;
 internal static class Made
 {
     public static readonly Term Term = new(new("T"), "Term", new(2027, 1, 11), new(2027, 5, 7), [], []);
+
+    /// <summary>Weights with which nothing counts.</summary>
+    public static readonly Weights NoWeights = MeasureList.Weighed.Aggregate(
+        new Weights(),
+        (weights, measure) => weights.With(measure.Weight!, 0)
+    );
 
     public static CatalogueSnapshot Snapshot(IEnumerable<IEnumerable<Section>> sectionsOfCourses) =>
         new(Term, [], new([]), [.. sectionsOfCourses.Select((sections, i) => Course(i, sections))]);

@@ -17,9 +17,14 @@ internal static class ConstraintSolver
 {
     /// <summary>What it ranks by.</summary>
     public static Weights Weights { get; } =
-        MeasureList
-            .NoWeights.With(ClassDays.Measure.Weight, ClassDays.Measure.UsualWeight)
-            .With(IdleMinutes.Measure.Weight, IdleMinutes.Measure.UsualWeight);
+        MeasureList.Weighed.Aggregate(
+            new Weights(),
+            (weights, measure) =>
+                weights.With(
+                    measure.Weight!,
+                    measure == ClassDays.Measure || measure == IdleMinutes.Measure ? measure.UsualWeight : 0
+                )
+        );
 
     /// <param name="Found">Timetables it listed.</param>
     /// <param name="Seconds">The time it took.</param>

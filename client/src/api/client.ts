@@ -1,6 +1,7 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema.gen';
 import { signedIn } from './signedIn';
+import { wording } from '@/wording/api/client';
 
 export type Schema = components['schemas'];
 export type Ask = Schema['AskDocument'];
@@ -17,7 +18,7 @@ export type MeasureRow = Schema['MeasureRowRecord'];
 export type Picks = Schema['PicksDocument'];
 export type PicksState = Schema['PicksRecord'];
 export type Choice = Schema['ChoiceDocument'];
-export type LineUpPlace = Schema['LineUpPlaceDocument'];
+export type LineUpEntry = Schema['LineUpPlaceDocument'];
 export type SavedSketch = Schema['SavedSketchRecord'];
 export type Answer = Schema['AnswerRecord'];
 export type Ranked = Schema['RankedRecord'];
@@ -80,17 +81,17 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
     fetched = await fetching;
   } catch (problem) {
     if (problem instanceof DOMException && problem.name === 'AbortError') throw problem;
-    throw new ApiError(0, 'Hour Grid cannot be reached.');
+    throw new ApiError(0, wording.hourGridCannotBeReached);
   }
   if (fetched.data !== undefined) return fetched.data;
   if (fetched.response.status === 401) {
     // A sign-in that ran out is no new visit: whose changes these are is known.
     if (signedIn.get() !== 'none') {
       signedIn.set('ranOut');
-      throw new ApiError(401, 'Your sign-in has run out.');
+      throw new ApiError(401, wording.signInRunOut);
     }
     await visitAgain();
-    throw new ApiError(401, 'This browser was not known any more. Try again.');
+    throw new ApiError(401, wording.browserNotKnownAnyMore);
   }
   const problem = (fetched.error ?? {}) as {
     detail?: string;
@@ -100,7 +101,7 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
   };
   throw new ApiError(
     fetched.response.status,
-    problem.detail ?? problem.title ?? `The server answered ${fetched.response.status}.`,
+    problem.detail ?? problem.title ?? wording.serverAnswered(fetched.response.status),
     problem.sketch ?? null,
     problem.picks ?? null,
   );

@@ -44,7 +44,7 @@ export const nearestQuery = (ask: Ask, sections: readonly string[]) =>
   });
 
 /** Where a timetable stands among the week shapes that are listed. */
-export const placeQuery = (ask: Ask, sections: readonly string[]) =>
+export const rankQuery = (ask: Ask, sections: readonly string[]) =>
   queryOptions({
     queryKey: ['place', keyOf(ask), sections.join(' ')],
     queryFn: ({ signal }) =>

@@ -1,6 +1,7 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { keyOf } from './answerQueries';
 import { type Ask, call, http } from './client';
+import { wording } from '@/wording/api/queries';
 
 export const sketchKey = (term: string) => ['sketch', term] as const;
 
@@ -166,8 +167,8 @@ export const calendarHoursQuery = (term: string, file: File | null) =>
   queryOptions({
     queryKey: ['calendar-hours', term, file?.name, file?.size, file?.lastModified],
     queryFn: async ({ signal }) => {
-      if (!file) throw new Error('No calendar was chosen.');
-      if (file.size > largestCalendar) throw new Error('The file is too large: 600 kB are read at most.');
+      if (!file) throw new Error(wording.noCalendarChosen);
+      if (file.size > largestCalendar) throw new Error(wording.fileTooLarge600KB);
       const calendar = await file.text();
       return call(
         http.POST('/api/terms/{term}/calendar-hours', {

@@ -8,6 +8,7 @@ import { Menu, MenuItem } from '@/ui/Menu';
 import { MyRecord } from './MyRecord';
 import { forgetPerson } from './signedOut';
 import { signInAddress } from './signInAddress';
+import { wording } from '@/wording/app/Account';
 
 /** Whether this page is where a sign-in led that did not work; read before the first place takes over the address. */
 const signInFailed = new URLSearchParams(window.location.search).get('sign-in') === 'failed';
@@ -27,12 +28,12 @@ export function Account() {
       <>
         {signInFailed && (
           <span role="alert" className="text-12 text-on-bar">
-            Signing in did not work.
+            {wording.signingInDidNotWork}
           </span>
         )}
         <a href={signInAddress(pathname + search)} className={look}>
           <UserRound size={16} className="md:hidden" aria-hidden="true" />
-          <span className="max-md:sr-only">Sign in</span>
+          <span className="max-md:sr-only">{wording.signIn}</span>
         </a>
       </>
     );
@@ -45,15 +46,17 @@ export function Account() {
     <>
       <Menu
         trigger={
-          <button type="button" className={look} aria-label={`${person.name}: your record, and signing out`}>
+          <button type="button" className={look} aria-label={wording.recordAndSigningOut(person.name)}>
             <UserRound size={14} aria-hidden="true" />
             <span className="max-md:sr-only">{person.name}</span>
             <ChevronDown size={14} className="max-md:hidden" aria-hidden="true" />
           </button>
         }
       >
-        {person.role === 'student' && <MenuItem onSelect={() => setRecordOpen(true)}>Your record</MenuItem>}
-        <MenuItem onSelect={() => void signOut()}>Sign out</MenuItem>
+        {person.role === 'student' && (
+          <MenuItem onSelect={() => setRecordOpen(true)}>{wording.yourRecord}</MenuItem>
+        )}
+        <MenuItem onSelect={() => void signOut()}>{wording.signOut}</MenuItem>
       </Menu>
       {isRecordOpen && <MyRecord onClose={() => setRecordOpen(false)} />}
     </>

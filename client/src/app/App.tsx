@@ -13,6 +13,7 @@ import { useNewerCatalogue } from './useNewerCatalogue';
 import { usePlaceFocus } from './usePlaceFocus';
 import { useReturn } from './useReturn';
 import { watchSignOut } from './signedOut';
+import { wording } from '@/wording/app/App';
 
 const catalogue = lazyPlace(async () => (await import('@/catalogue/Catalogue')).Catalogue);
 const choice = lazyPlace(async () => (await import('@/choice/Choice')).Choice);
@@ -63,12 +64,12 @@ function Shell() {
       <NotSaved />
       {visit.isError ? (
         <Failure
-          what="Hour Grid did not answer."
+          what={wording.hourGridDidNotAnswer}
           problem={visit.error}
           onRetry={() => void visit.refetch()}
         />
       ) : visit.data && hasAdopted ? (
-        <ErrorBoundary what={`The ${place?.name ?? 'page'}`} of={pathname}>
+        <ErrorBoundary what={wording.thePlace(place?.name ?? wording.page)} of={pathname}>
           <Suspense fallback={<Loading />}>
             <Outlet />
           </Suspense>
@@ -85,7 +86,7 @@ function LatestTerm() {
   if (terms.isError)
     return (
       <Failure
-        what="The terms could not be read."
+        what={wording.termsCouldNotBeRead}
         problem={terms.error}
         onRetry={() => void terms.refetch()}
       />
@@ -93,6 +94,6 @@ function LatestTerm() {
   if (!terms.data) return <Loading />;
   const latest = terms.data.terms[0];
   if (!latest)
-    return <Failure what="There is no catalogue yet." problem={new Error('No term has been imported.')} />;
+    return <Failure what={wording.noCatalogueYet} problem={new Error(wording.noTermBeenImported)} />;
   return <Navigate to={`/${latest.id}/workbench`} replace />;
 }

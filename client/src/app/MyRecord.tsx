@@ -3,9 +3,11 @@ import { useParams } from 'react-router';
 import { call, http, type MyRecord as Known } from '@/api/client';
 import { recordQuery } from '@/api/recordQueries';
 import { termsQuery } from '@/api/queries';
-import { sayAge } from '@/lib/age';
+import { sayAge } from '@/wording/ages';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { wording } from '@/wording/app/MyRecord';
+import { common } from '@/wording/common';
 
 type Record = Known['record'];
 
@@ -13,19 +15,19 @@ type Record = Known['record'];
 export function MyRecord({ onClose }: { onClose: () => void }) {
   const known = useQuery(recordQuery);
   return (
-    <Dialog open onOpenChange={onClose} title="Your record" wide isForReading>
-      {known.isPending && <p role="status">Asking the registrar …</p>}
+    <Dialog open onOpenChange={onClose} title={wording.yourRecord} wide isForReading>
+      {known.isPending && <p role="status">{wording.askingRegistrar}</p>}
       {known.isError && (
         <div role="alert" className="flex flex-wrap items-center gap-3">
           <p className="min-w-0 flex-1">{known.error.message}</p>
-          <Button onClick={() => void known.refetch()}>Try again</Button>
+          <Button onClick={() => void known.refetch()}>{common.tryAgain}</Button>
         </div>
       )}
       {known.data && (
         <div className="grid gap-4">
           {!known.data.isCurrent && (
             <p role="status" className="border-l-2 border-brick pl-2 text-12">
-              The registrar does not answer just now. This is {sayAge(known.data.asOf, known.dataUpdatedAt)}.
+              {wording.registrarDoesNotAnswerJust(sayAge(known.data.asOf, known.dataUpdatedAt))}
             </p>
           )}
           <Who record={known.data.record} />
@@ -45,19 +47,26 @@ function Who({ record }: { record: Record }) {
   const approval = record.approvals[term];
   const { fullTime, maximum } = record.load;
   const facts = [
-    ['Number', record.student],
-    ['Programme', record.programmes.join(', ')],
-    ['Year', record.year],
-    ['Standing', record.standing],
-    ['Credits a term', fullTime !== null && maximum !== null ? `${fullTime} to ${maximum}` : ''],
-    [`Registers for ${name}`, opening === undefined ? '' : `from ${sayMoment(opening)}`],
+    [common.number, record.student],
+    [wording.programme, record.programmes.join(', ')],
+    [wording.year, record.year],
+    [wording.standing, record.standing],
     [
-      `Adviser’s approval for ${name}`,
-      approval === 'needed' ? 'needed, not given yet' : approval === 'given' ? 'given' : 'not needed',
+      wording.creditsTerm,
+      fullTime !== null && maximum !== null ? wording.fullTimeMaximum(fullTime, maximum) : '',
+    ],
+    [wording.registersFor(name), opening === undefined ? '' : wording.fromMoment(sayMoment(opening))],
+    [
+      wording.advisersApproval(name),
+      approval === 'needed'
+        ? wording.neededNotGivenYet
+        : approval === 'given'
+          ? wording.given
+          : wording.notNeeded,
     ],
   ].filter(([, value]) => value !== '');
   return (
-    <section aria-label="Who you are">
+    <section aria-label={wording.whoYouAre}>
       <h3 className="text-16 font-heavy">{record.name}</h3>
       <dl className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-x-4 gap-y-2">
         {facts.map(([label, value]) => (
@@ -81,27 +90,27 @@ function Holds({ record }: { record: Record }) {
   return (
     <section aria-labelledby="my-holds">
       <h3 id="my-holds" className="text-14 font-heavy">
-        Holds
+        {wording.holds}
       </h3>
       <p role="status" className="text-mute">
-        {record.holds.length === 0 ? 'Nothing stands in the way of registering.' : ''}
+        {record.holds.length === 0 ? wording.nothingStandsInWay : ''}
       </p>
       <ul className="mt-1 grid gap-3">
         {record.holds.map((hold) => (
           <li key={hold.id} className="border-l-2 border-brick pl-3">
             <p>
               <span className="font-strong">{hold.name}</span>{' '}
-              <span className="text-12 text-mute">put by {hold.office}</span>
+              <span className="text-12 text-mute">{wording.putBy(hold.office)}</span>
             </p>
             <p className="max-w-[70ch] whitespace-pre-line">{hold.text}</p>
             {hold.clearedBy === 'reading' ? (
               <div className="mt-1.5">
                 <Button disabled={agree.isPending} onClick={() => agree.mutate(hold.id)}>
-                  I have read this and agree
+                  {wording.readAndAgree}
                 </Button>
               </div>
             ) : (
-              <p className="text-12 text-mute">{hold.office} has to clear it.</p>
+              <p className="text-12 text-mute">{wording.toClear(hold.office)}</p>
             )}
           </li>
         ))}
@@ -125,36 +134,40 @@ function Taken({ record }: { record: Record }) {
       credits: one.credits,
       how:
         one.grade ??
-        (one.status === 'completed' ? 'no grade' : one.status === 'underWay' ? 'under way' : 'planned'),
+        (one.status === 'completed'
+          ? wording.noGrade
+          : one.status === 'underWay'
+            ? wording.underWay
+            : wording.planned),
     })),
     ...record.exams.map((one) => ({
       what: one.countsAs.join(', ') || one.exam,
-      when: 'exam',
+      when: wording.exam,
       credits: one.credits,
       how: `${one.exam}, ${one.score}`,
     })),
     ...record.transfer.map((one) => ({
       what: one.as,
-      when: 'transfer',
+      when: wording.transfer,
       credits: one.credits,
-      how: `from ${one.from}`,
+      how: wording.from(one.from),
     })),
   ];
   return (
     <section aria-labelledby="my-courses">
       <h3 id="my-courses" className="text-14 font-heavy">
-        Courses
+        {wording.courses}
       </h3>
       {rows.length === 0 ? (
-        <p className="text-mute">None yet.</p>
+        <p className="text-mute">{wording.noneYet}</p>
       ) : (
         <table className="w-full max-w-2xl">
           <thead className="text-12 text-mute">
             <tr>
-              <th className="py-1 pr-3 text-left font-normal">Course</th>
-              <th className="py-1 pr-3 text-left font-normal">Term</th>
-              <th className="py-1 pr-3 text-right font-normal">Credits</th>
-              <th className="py-1 text-left font-normal">Grade</th>
+              <th className="py-1 pr-3 text-left font-normal">{common.course}</th>
+              <th className="py-1 pr-3 text-left font-normal">{wording.term}</th>
+              <th className="py-1 pr-3 text-right font-normal">{common.credits}</th>
+              <th className="py-1 text-left font-normal">{wording.grade}</th>
             </tr>
           </thead>
           <tbody>

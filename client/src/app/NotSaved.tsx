@@ -4,6 +4,8 @@ import { signedIn } from '@/api/signedIn';
 import { useSaving } from '@/saving/SavingContext';
 import { Button } from '@/ui/Button';
 import { signInAddress } from './signInAddress';
+import { wording } from '@/wording/app/NotSaved';
+import { common } from '@/wording/common';
 
 /** What is not saved, or was not taken, in whatever place one is. */
 export function NotSaved() {
@@ -19,29 +21,29 @@ export function NotSaved() {
     <div role="alert" className="shrink-0 border-b border-brick bg-sheet text-12 print:hidden">
       {hasRunOut && (
         <p className="px-4 py-1.5">
-          <span className="font-heavy text-brick">Your sign-in has run out.</span> What you changed since is
-          kept in this browser.{' '}
+          <span className="font-heavy text-brick">{wording.signInRunOut}</span>
+          {wording.whatChangedSinceKept}
           <a href={signInAddress(pathname + search)} className="font-strong text-plum underline">
-            Sign in again
-          </a>{' '}
-          to go on where you are.
+            {wording.signInAgain}
+          </a>
+          {wording.toGoOnWhere}
         </p>
       )}
       {failing.length > 0 && !hasRunOut && (
         <div className="flex items-center gap-3 px-4 py-1.5">
           <p className="min-w-0 flex-1 break-words">
-            <span className="font-heavy text-brick">Not saved yet:</span>{' '}
-            {failing.map((saver) => saver.title()).join(', ')}. {reason} Your changes are kept in this
-            browser, and sent as soon as that is possible.
+            <span className="font-heavy text-brick">{wording.notSavedYet}</span>{' '}
+            {failing.map((saver) => saver.title()).join(', ')}. {reason}
+            {wording.changesKeptInBrowser}
           </p>
-          <Button onClick={saving.retry}>Try again</Button>
+          <Button onClick={saving.retry}>{common.tryAgain}</Button>
         </div>
       )}
       {told.map((saver) => (
         <div key={saver.title()} className="flex items-center gap-3 px-4 py-1.5">
           <p className="min-w-0 flex-1 break-words">{saver.getState().note}</p>
           <Button look="quiet" onClick={saver.forgetNote}>
-            Dismiss
+            {common.dismiss}
           </Button>
         </div>
       ))}

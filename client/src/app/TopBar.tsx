@@ -9,6 +9,7 @@ import { withCurrent } from '@/domain/useTermVisit';
 import { Menu, MenuChoice } from '@/ui/Menu';
 import { Account } from './Account';
 import { places } from './places';
+import { wording } from '@/wording/app/TopBar';
 
 /** How many timetables are in the line-up. */
 function LineUpCount({ term }: { term: string }) {
@@ -31,8 +32,8 @@ export function TopBar() {
   return (
     <header className="on-bar flex h-[50px] shrink-0 items-center gap-2 bg-bar px-4 text-on-bar max-md:gap-0.5 max-md:px-2">
       <img src="/mark.svg" alt="" className="h-5 w-auto max-md:hidden" />
-      <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:sr-only">Hour Grid</span>
-      <nav aria-label="Places" className="flex min-w-0 max-md:overflow-x-auto">
+      <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:sr-only">{wording.hourGrid}</span>
+      <nav aria-label={wording.places} className="flex min-w-0 max-md:overflow-x-auto">
         {term !== '' &&
           places.map((place) => (
             <NavLink
@@ -57,7 +58,7 @@ export function TopBar() {
             trigger={
               <button
                 type="button"
-                aria-label={`Term: ${current.name}. Change`}
+                aria-label={wording.termChange(current.name)}
                 className="flex items-center gap-1.5 rounded-[4px] border border-on-bar-mute/50 px-2.5 py-1.5 whitespace-nowrap hover:border-on-bar max-md:gap-0 max-md:px-1 max-md:text-12"
               >
                 {current.name}

@@ -1,9 +1,10 @@
+import { wording } from '@/wording/app/places';
 /** The places, in the order in which a student goes through them. */
 export const places = [
-  { path: 'catalogue', name: 'Catalogue' },
-  { path: 'workbench', name: 'Workbench' },
-  { path: 'line-up', name: 'Line-up' },
-  { path: 'choice', name: 'Choice' },
+  { path: 'catalogue', name: wording.catalogue },
+  { path: 'workbench', name: wording.workbench },
+  { path: 'line-up', name: wording.lineUp },
+  { path: 'choice', name: wording.choice },
 ] as const;
 
 export function placeOf(path: string | undefined) {

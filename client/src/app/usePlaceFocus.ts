@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
 import { termsQuery } from '@/api/queries';
 import { placeOf } from './places';
+import { wording } from '@/wording/app/usePlaceFocus';
 
 /** How long a place may take until it has a heading, in milliseconds. */
 const patience = 10_000;
@@ -13,7 +14,7 @@ export function usePlaceFocus(): void {
   const [, termId, path] = pathname.split('/');
   const terms = useQuery(termsQuery);
   const term = terms.data?.terms.find((one) => one.id === termId);
-  const title = [placeOf(path)?.name, term?.name, 'Hour Grid']
+  const title = [placeOf(path)?.name, term?.name, wording.hourGrid]
     .filter((part) => part !== undefined)
     .join(' · ');
   useEffect(() => {

@@ -4,6 +4,7 @@ import { facetsQuery, termsQuery } from '@/api/queries';
 import { useSketch } from '@/domain/useSketch';
 import { Failure, Loading } from '@/ui/States';
 import { Finder } from './Finder';
+import { wording } from '@/wording/catalogue/Catalogue';
 
 /** The Catalogue of a term: finds courses, against the sketch of the term. */
 export function Catalogue() {
@@ -17,15 +18,13 @@ export function Catalogue() {
   if (failed?.error)
     return (
       <Failure
-        what="The catalogue could not be opened."
+        what={wording.catalogueCouldNotBeOpened}
         problem={failed.error}
         onRetry={() => void failed.refetch()}
       />
     );
   if (terms.data && !term)
-    return (
-      <Failure what="There is no such term." problem={new Error(`The catalogue has no term “${termId}”.`)} />
-    );
+    return <Failure what={wording.noSuchTerm} problem={new Error(wording.catalogueNoTerm(termId))} />;
   if (!term || !sketch.data || !facets.data) return <Loading />;
   return <Finder key={sketch.data.id} term={term} sketch={sketch.data} facets={facets.data} />;
 }

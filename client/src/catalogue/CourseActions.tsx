@@ -3,6 +3,7 @@ import { addCourse, chooseBetween, eitherOrOf, leaveEitherOr, removeCourse, want
 import { sayTake } from '@/domain/limits';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
+import { wording } from '@/wording/catalogue/CourseActions';
 
 type Props = { course: Course; ask: Ask; change: (edit: (ask: Ask) => Ask) => void };
 
@@ -19,34 +20,34 @@ export function CourseActions({ course, ask, change }: Props) {
         aria-pressed={is('must')}
         onClick={() => change((now) => addCourse(leaveEitherOr(now, course.id), course.id, 'must'))}
       >
-        {wanted ? 'Must' : 'Add as must'}
+        {wanted ? wording.must : wording.addAsMust}
       </Button>
       <Button
         aria-pressed={is('ifItFits')}
         onClick={() => change((now) => addCourse(leaveEitherOr(now, course.id), course.id, 'ifItFits'))}
       >
-        If it fits
+        {wording.ifFits}
       </Button>
       {others.length > 0 && (
-        <Menu trigger={<Button aria-pressed={choice !== undefined}>Either–or…</Button>}>
+        <Menu trigger={<Button aria-pressed={choice !== undefined}>{wording.eitherOr}</Button>}>
           {others.map((other) => (
             <MenuItem
               key={other.course}
               onSelect={() => change((now) => chooseBetween(now, course.id, other.course))}
             >
-              One of this and {other.course}
+              {wording.oneOf(other.course)}
             </MenuItem>
           ))}
         </Menu>
       )}
       {wanted && (
         <Button look="quiet" onClick={() => change((now) => removeCourse(now, course.id))}>
-          Remove from sketch
+          {wording.removeFromSketch}
         </Button>
       )}
       {choice && (
         <p className="w-full text-12 text-mute">
-          In the sketch: {sayTake(choice.take)} of {choice.courses.join(', ')}.
+          {wording.inSketch(sayTake(choice.take), choice.courses.join(', '))}
         </p>
       )}
     </div>

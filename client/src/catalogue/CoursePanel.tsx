@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Ask, Course, Sketch, Term } from '@/api/client';
 import { courseQuery, standingQuery } from '@/api/queries';
-import { countOf, sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { sayCreditRange } from './narrowing';
 import { Failure, Loading } from '@/ui/States';
 import { CourseActions } from './CourseActions';
@@ -13,6 +13,9 @@ import { useSubjectNames } from '@/domain/useSubjectNames';
 import { SeatsAge } from './SeatsAge';
 import { SectionSet } from './SectionSet';
 import { SmallGrid } from './SmallGrid';
+import { wording } from '@/wording/catalogue/CoursePanel';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 type Props = {
   term: Term;
@@ -34,7 +37,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
   if (course.isError)
     return (
       <Failure
-        what={`${id} could not be opened.`}
+        what={wording.couldNotBeOpened(id)}
         problem={course.error}
         onRetry={() => void course.refetch()}
       />
@@ -50,7 +53,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
         <p className="mt-0.5 text-12 text-mute">
           <button
             type="button"
-            title={`All that ${one.subject} offers`}
+            title={wording.allOffers(one.subject)}
             onClick={() => onSubject(one.subject)}
             className="underline decoration-dotted underline-offset-2 hover:text-ink"
           >
@@ -61,7 +64,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
         {one.description !== '' && <p className="mt-2">{one.description}</p>}
         {one.materials !== '' && (
           <p className="mt-2 whitespace-pre-line">
-            <span className="font-heavy">Materials</span> {one.materials}
+            <span className="font-heavy">{wording.materials}</span> {one.materials}
           </p>
         )}
         <Conditions course={one} />
@@ -69,18 +72,21 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
         <CourseActions course={one} ask={ask} change={change} />
         <CourseLimits course={one} ask={ask} change={change} />
         <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">
-          <h3 className="text-14 font-heavy text-ink">Sections</h3>
+          <h3 className="text-14 font-heavy text-ink">{common.sections}</h3>
           <SeatsAge term={term.id} course={one} />
         </div>
         {standing.data && (
           <p className="text-12 text-mute" role="status">
             {standing.data.timetables === '0'
-              ? 'With this course the sketch has no timetable.'
-              : `${standing.data.isExact ? '' : 'At least '}${countOf(standing.data.timetables, 'timetable')} of the sketch with this course; each section says in how many of them it stands.`}
+              ? wording.withCourseSketchNoTimetable
+              : wording.ofSketchWithCourseEach(
+                  standing.data.isExact ? '' : wording.atLeast,
+                  counted.timetables(standing.data.timetables),
+                )}
           </p>
         )}
         {one.sections.length === 0 && (
-          <p className="mt-1 text-mute">No section of it takes place in {term.name}.</p>
+          <p className="mt-1 text-mute">{wording.noSectionOfTakesPlace(term.name)}</p>
         )}
         {one.sets.map((set) => (
           <SectionSet
@@ -107,7 +113,7 @@ function factsOf(course: Course): string {
   return [
     sayCreditRange(`${course.minCredits}-${course.maxCredits}`),
     course.level,
-    course.attributes.length > 0 && `counts as ${course.attributes.join(', ')}`,
+    course.attributes.length > 0 && wording.countsAs(course.attributes.join(', ')),
   ]
     .filter((part) => typeof part === 'string' && part !== '')
     .join(' · ');
@@ -120,12 +126,12 @@ function Conditions({ course }: { course: Course }) {
     <div className="mt-2 flex flex-col gap-0.5">
       {needs !== null && (
         <p>
-          <span className="font-heavy">Needs</span> {needs}.
+          <span className="font-heavy">{wording.needs}</span> {needs}.
         </p>
       )}
       {beside.length > 0 && (
         <p>
-          <span className="font-heavy">Take with it, or before it</span> {beside.join(', ')}.
+          <span className="font-heavy">{wording.takeWithOrBefore}</span> {beside.join(', ')}.
         </p>
       )}
       {restrictions.map((sentence) => (

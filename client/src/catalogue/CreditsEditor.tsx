@@ -1,4 +1,5 @@
 import { RangeForm } from './RangeForm';
+import { wording } from '@/wording/catalogue/CreditsEditor';
 
 type Props = { value: string | null; most: number; onChange: (value: string | null) => void };
 
@@ -9,12 +10,12 @@ export function CreditsEditor({ value, most, onChange }: Props) {
     <RangeForm
       from={min ?? '0'}
       to={max ?? String(most)}
-      labels={{ from: 'Least credits', to: 'Most credits' }}
-      between={<span>to</span>}
+      labels={{ from: wording.leastCredits, to: wording.mostCredits }}
+      between={<span>{wording.to}</span>}
       inputMode="decimal"
       read={readCredits}
       onChange={onChange}
-      clear={value ? { label: 'Any credits', onClear: () => onChange(null) } : null}
+      clear={value ? { label: wording.anyCredits, onClear: () => onChange(null) } : null}
     />
   );
 }
@@ -22,7 +23,7 @@ export function CreditsEditor({ value, most, onChange }: Props) {
 function readCredits(min: string, max: string) {
   const [first, last] = [Number(min), Number(max)];
   if (min.trim() === '' || max.trim() === '' || Number.isNaN(first) || Number.isNaN(last) || first < 0)
-    return { problem: 'Credits are numbers from 0 on.' };
-  if (first > last) return { problem: 'The most must not be less than the least.' };
+    return { problem: wording.noCredits };
+  if (first > last) return { problem: wording.mostMustNotBeLess };
   return { value: `${first}-${last}` };
 }

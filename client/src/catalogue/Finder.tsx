@@ -19,6 +19,8 @@ import { Subjects } from './Subjects';
 import { useFinderKeys } from './useFinderKeys';
 import { useFound } from './useFound';
 import { useSearchState } from './useSearchState';
+import { wording } from '@/wording/catalogue/Finder';
+import { common } from '@/wording/common';
 
 type Props = { term: Term; sketch: Sketch; facets: Facets };
 
@@ -37,7 +39,7 @@ export function Finder({ term, sketch, facets }: Props) {
       campus,
       subject,
       part: (id) =>
-        id === 'whole' ? 'the whole term' : (term.parts.find((part) => part.id === id)?.name ?? id),
+        id === 'whole' ? wording.wholeTerm : (term.parts.find((part) => part.id === id)?.name ?? id),
     }),
     [campus, subject, term],
   );
@@ -60,7 +62,7 @@ export function Finder({ term, sketch, facets }: Props) {
 
   return (
     <main className="flex min-h-0 flex-1 flex-col bg-paper max-md:h-[calc(100dvh-50px)] max-md:flex-none">
-      <h1 className="sr-only">Catalogue, {term.name}</h1>
+      <h1 className="sr-only">{wording.catalogueTerm(term.name)}</h1>
       <div className="border-b border-rule bg-sheet px-4 pt-3 pb-2">
         <div className="flex gap-2 max-md:flex-wrap">
           <input
@@ -76,18 +78,18 @@ export function Finder({ term, sketch, facets }: Props) {
             maxLength={200}
             autoComplete="off"
             spellCheck={false}
-            aria-label="Find courses"
-            placeholder="Find a course: code, title, subject, instructor, what it counts as, registration number"
+            aria-label={wording.findCourses}
+            placeholder={wording.findCourseCodeTitleSubject}
             className="min-w-0 flex-1 rounded-[4px] border border-rule bg-sheet px-3 py-1.5 text-16 text-ellipsis placeholder:text-mute focus:border-plum max-md:basis-full max-md:text-14"
           />
           <div className="flex shrink-0 items-center max-md:hidden">
             <UndoRedo sketch={sketch} edits={edits} />
           </div>
           <Button onClick={() => setBrowsing(true)} className="shrink-0 max-md:flex-1 md:hidden">
-            Subjects
+            {wording.subjects}
           </Button>
           <Button onClick={() => setPasting(true)} className="shrink-0 max-md:flex-1">
-            Paste numbers
+            {wording.pasteNumbers}
           </Button>
         </div>
         <Offers state={state} offers={found.offers} names={names} />
@@ -101,7 +103,7 @@ export function Finder({ term, sketch, facets }: Props) {
         <ResultList state={state} found={found} ask={sketch.ask} names={names} />
         {!isNarrow && (
           <aside
-            aria-label={panel ? 'Course' : 'Subjects'}
+            aria-label={panel ? common.course : wording.subjects}
             className="flex w-[min(472px,45%)] shrink-0 flex-col border-l border-rule bg-sheet"
           >
             {panel ?? (
@@ -115,7 +117,7 @@ export function Finder({ term, sketch, facets }: Props) {
           sheet
           open={state.course !== null}
           onOpenChange={(open) => !open && state.open(null)}
-          title="Course"
+          title={common.course}
         >
           <div className="flex justify-end">
             <UndoRedo sketch={sketch} edits={edits} />
@@ -124,7 +126,7 @@ export function Finder({ term, sketch, facets }: Props) {
         </Dialog>
       )}
       {browsing && (
-        <Dialog sheet open onOpenChange={() => setBrowsing(false)} title="Subjects">
+        <Dialog sheet open onOpenChange={() => setBrowsing(false)} title={wording.subjects}>
           <Subjects
             facets={facets}
             names={names}

@@ -1,7 +1,9 @@
-import { countOf, sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { isSide, loosened, type Names, sayLoosening, sides } from './narrowing';
 import { type FoundCourses, mostByFit } from './useFound';
 import type { SearchState } from './useSearchState';
+import { wording } from '@/wording/catalogue/Hidden';
+import { counted } from '@/wording/counted';
 
 const mostShown = 3;
 
@@ -9,20 +11,18 @@ type Props = { state: SearchState; found: FoundCourses; names: Names; notOffered
 
 /** How many courses are shown, and what the narrowing hides: each change that brings courses back is one press. */
 export function Hidden({ state, found, names, notOffered }: Props) {
-  if (found.total === null) return <span className="text-12 text-mute">Looking</span>;
+  if (found.total === null) return <span className="text-12 text-mute">{wording.looking}</span>;
   const hidden = found.matches - found.total;
   const isNarrowed = sides.some((side) => state.values(side).length > 0);
   return (
     <div className="flex flex-wrap items-baseline gap-x-2 gap-y-1 text-12 text-mute">
       <span role="status" aria-busy={found.isSearching}>
         {found.unfit === null
-          ? `${countOf(found.total, 'course')}.`
-          : `${sayCount(found.total - found.unfit)} of ${countOf(found.total, 'course')} fit the sketch.`}
+          ? `${counted.courses(found.total)}.`
+          : wording.ofFitSketch(sayCount(found.total - found.unfit), counted.courses(found.total))}
       </span>
       {found.tooManyForFit && (
-        <span className="font-strong text-ink">
-          Fit can be used once there are {mostByFit} courses or fewer.
-        </span>
+        <span className="font-strong text-ink">{wording.fitCanBeUsedOnce(mostByFit)}</span>
       )}
       {found.loosenings.slice(0, mostShown).map(({ by, value, more }) =>
         isSide(by) ? (
@@ -32,19 +32,19 @@ export function Hidden({ state, found, names, notOffered }: Props) {
             onClick={() => state.setValues(by, loosened(by, state.values(by), value))}
             className="hover:underline"
           >
-            <strong className="font-heavy text-ink">{sayCount(more)} more</strong>{' '}
+            <strong className="font-heavy text-ink">{wording.more(sayCount(more))}</strong>{' '}
             {sayLoosening(by, value, names)}
           </button>
         ) : null,
       )}
       {hidden > 0 && (
         <button type="button" onClick={state.clear} className="font-strong text-plum hover:underline">
-          Show all {sayCount(found.matches)}
+          {wording.showAll(sayCount(found.matches))}
         </button>
       )}
-      {hidden === 0 && isNarrowed && <span>Nothing is hidden.</span>}
+      {hidden === 0 && isNarrowed && <span>{wording.nothingHidden}</span>}
       {!isNarrowed && state.words === '' && notOffered > 0 && (
-        <span>{countOf(notOffered, 'course')} not offered this term.</span>
+        <span>{wording.notOfferedTerm(counted.courses(notOffered))}</span>
       )}
     </div>
   );

@@ -1,5 +1,8 @@
-import { apiTime, minuteOf, readTime, sayTime } from '@/lib/time';
+import { apiTime, minuteOf, readTime } from '@/lib/time';
+import { sayTime } from '@/wording/times';
 import { RangeForm } from './RangeForm';
+import { wording } from '@/wording/catalogue/HoursEditor';
+import { common } from '@/wording/common';
 
 type Props = { value: string | null; onChange: (value: string | null) => void };
 
@@ -12,12 +15,12 @@ export function HoursEditor({ value, onChange }: Props) {
     <RangeForm
       from={start ? sayTime(minuteOf(start)) : usual.from}
       to={end ? sayTime(minuteOf(end)) : usual.to}
-      labels={{ from: 'From', to: 'To' }}
+      labels={{ from: wording.from, to: wording.to }}
       between={<span aria-hidden="true">–</span>}
-      note="Sections that meet at no other hours"
+      note={wording.sectionsMeetAtNo}
       read={readHours}
       onChange={onChange}
-      clear={value ? { label: 'Any hour', onClear: () => onChange(null) } : null}
+      clear={value ? { label: wording.anyHour, onClear: () => onChange(null) } : null}
     />
   );
 }
@@ -25,7 +28,7 @@ export function HoursEditor({ value, onChange }: Props) {
 function readHours(from: string, to: string) {
   const [first, last] = [readTime(from), readTime(to)];
   if (first === null || last === null)
-    return { problem: `“${first === null ? from : to}” is no time of day. Type it as 9:30.` };
-  if (first >= last) return { problem: 'The end must come after the start.' };
+    return { problem: wording.noTimeOfDayType(first === null ? from : to) };
+  if (first >= last) return { problem: common.endMustComeAfterStart };
   return { value: `${apiTime(first)}-${apiTime(last)}` };
 }

@@ -5,6 +5,7 @@ import { Popover } from '@/ui/Popover';
 import { type Names, phraseOf, type Side, sideNames, sides, usual } from './narrowing';
 import { SideEditor } from './SideEditor';
 import type { SearchState } from './useSearchState';
+import { wording } from '@/wording/catalogue/NarrowSentence';
 
 type Props = { state: SearchState; facets: Facets; term: Term; names: Names };
 
@@ -18,7 +19,7 @@ export function NarrowSentence({ state, facets, term, names }: Props) {
   const rest = sides.filter((side) => !shown.includes(side));
   return (
     <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1 text-14">
-      <span className="text-mute">Showing</span>
+      <span className="text-mute">{wording.showing}</span>
       {shown.map((side, i) => {
         const values = state.values(side);
         const { before, text } = phraseOf(side, values, names);
@@ -30,7 +31,7 @@ export function NarrowSentence({ state, facets, term, names }: Props) {
               trigger={
                 <button
                   type="button"
-                  aria-label={`${sideNames[side]}: ${text}. Change`}
+                  aria-label={wording.sideNameTextChange(sideNames[side], text)}
                   className={`max-w-[22rem] truncate border-b text-left font-strong ${
                     values.length > 0 ? 'border-plum font-heavy text-plum' : 'border-dotted border-mute'
                   }`}
@@ -59,7 +60,7 @@ export function NarrowSentence({ state, facets, term, names }: Props) {
               type="button"
               className="rounded-[4px] border border-rule px-1.5 text-12 hover:border-ink"
             >
-              + narrow
+              {wording.narrow}
             </button>
           }
         >

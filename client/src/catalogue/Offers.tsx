@@ -1,6 +1,7 @@
 import type { SearchAnswer } from '@/api/client';
 import { isSide, type Names, sideNames } from './narrowing';
 import type { SearchState } from './useSearchState';
+import { wording } from '@/wording/catalogue/Offers';
 
 type Props = { state: SearchState; offers: SearchAnswer['offers']; names: Names };
 
@@ -9,7 +10,7 @@ export function Offers({ state, offers, names }: Props) {
   if (offers.length === 0) return null;
   return (
     <div className="mt-1.5 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-12">
-      <span className="text-mute">Narrow to</span>
+      <span className="text-mute">{wording.narrowTo}</span>
       {offers.map(({ by, value }) =>
         isSide(by) ? (
           <button

@@ -3,13 +3,16 @@ import { useState } from 'react';
 import type { Ask, Numbers, Term } from '@/api/client';
 import { numbersQuery } from '@/api/queries';
 import { sayComponent } from '@/grid/classes';
-import { countOf } from '@/lib/count';
-import { sayDays } from '@/lib/days';
+import { sayDays } from '@/wording/days';
 import { keepSections } from '@/domain/edits';
 import { copyText } from '@/lib/copyText';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { meetingLines } from '@/grid/meetings';
+import { wording } from '@/wording/catalogue/PasteNumbers';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
+import { joinAnd } from '@/wording/lists';
 
 type Props = {
   term: Term;
@@ -34,11 +37,9 @@ export function PasteNumbers({ term, ask, change, onClose }: Props) {
     }) ?? []),
   ];
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} title="Registration numbers">
+    <Dialog open onOpenChange={(open) => !open && onClose()} title={wording.registrationNumbers}>
       <label className="block">
-        <span className="mb-1 block text-12 text-mute">
-          Paste any text with registration numbers in it: a mail, a note, a list.
-        </span>
+        <span className="mb-1 block text-12 text-mute">{wording.pasteAnyTextWithRegistration}</span>
         <textarea
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -69,12 +70,12 @@ export function PasteNumbers({ term, ask, change, onClose }: Props) {
           }}
         >
           {sections.length === 0
-            ? 'Keep in the sketch'
-            : `Keep ${countOf(sections.length, 'section')} in the sketch`}
+            ? wording.keepInSketch
+            : wording.keepSections(counted.sections(sections.length))}
         </Button>
         {keptNow.length > 0 && (
           <Button onClick={() => void copyText(keptNow.join('\n')).then(() => setCopied(true))}>
-            {copied ? 'Copied' : `Copy the ${countOf(keptNow.length, 'number')} kept`}
+            {copied ? common.copied : wording.copyKept(counted.numbers(keptNow.length))}
           </Button>
         )}
       </div>
@@ -97,7 +98,7 @@ function Recognised({ numbers, chosen, onChoose }: RecognisedProps) {
   return (
     <div className="mt-3 flex flex-col gap-2" role="status">
       {sections.length + cancelled.length + ofOtherTerms.length + unknown.length === 0 && (
-        <p className="text-mute">No registration number is in this text.</p>
+        <p className="text-mute">{wording.noRegistrationNumberInText}</p>
       )}
       {sections.length > 0 && (
         <ul className="border-t border-hair">
@@ -112,26 +113,26 @@ function Recognised({ numbers, chosen, onChoose }: RecognisedProps) {
       )}
       {cancelled.map(({ course, section }) => (
         <p key={section.number} className="text-brick">
-          {section.number}: {course} {sayComponent(section)} is cancelled.
+          {wording.isCancelled(section.number, course, sayComponent(section))}
         </p>
       ))}
       {ofOtherTerms.map(({ number, terms }) => (
         <p key={number} className="text-brick">
-          {number} is a section of {terms.join(' and ')}, not of this term.
+          {wording.sectionOfNotOfTerm(number, joinAnd(terms))}
         </p>
       ))}
       {unknown.length > 0 && (
         <p className="text-brick">
-          {unknown.join(', ')}: no section of this catalogue has{' '}
-          {unknown.length === 1 ? 'this number' : 'these numbers'}.
+          {wording.noSectionOfCatalogue(
+            unknown.join(', '),
+            unknown.length === 1 ? wording.thisNumber : wording.theseNumbers,
+          )}
         </p>
       )}
       {missing.map((one) => (
         <fieldset key={keyOf(one)} className="rounded-[4px] border border-gold px-2.5 pt-1 pb-2">
-          <legend className="px-1 text-12 font-heavy">
-            {one.course} also needs a {one.component}
-          </legend>
-          {one.offers.length === 0 && <p className="text-12">No {one.component} goes with what you have.</p>}
+          <legend className="px-1 text-12 font-heavy">{wording.alsoNeeds(one.course, one.component)}</legend>
+          {one.offers.length === 0 && <p className="text-12">{wording.noGoes(one.component)}</p>}
           {one.offers.map((offer) => (
             <label key={offer.number} className="flex items-baseline gap-2 py-0.5">
               <input
@@ -154,5 +155,5 @@ function Recognised({ numbers, chosen, onChoose }: RecognisedProps) {
 
 function saySection(section: Numbers['sections'][number]['section']): string {
   const hours = meetingLines(section).map((line) => `${sayDays(line.days)} ${line.hours}`);
-  return [sayComponent(section), hours.length > 0 ? hours.join(', ') : 'no set hours'].join(' · ');
+  return [sayComponent(section), hours.length > 0 ? hours.join(', ') : common.noSetHours].join(' · ');
 }

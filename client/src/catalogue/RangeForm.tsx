@@ -1,5 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { Button } from '@/ui/Button';
+import { wording } from '@/wording/catalogue/RangeForm';
 
 type Read = { value: string } | { problem: string };
 
@@ -47,7 +48,7 @@ export function RangeForm(props: Props) {
         {field(props.labels.from, from, setFrom)}
         {props.between}
         {field(props.labels.to, to, setTo)}
-        <Button type="submit">Set</Button>
+        <Button type="submit">{wording.set}</Button>
       </div>
       {problem && (
         <p role="alert" className="mt-1.5 text-12 text-brick">

@@ -8,15 +8,17 @@ import { isSide, loosened, type Names, sayLoosening } from './narrowing';
 import { ResultRow } from './ResultRow';
 import type { FoundCourses } from './useFound';
 import { type Order, type SearchState } from './useSearchState';
+import { wording } from '@/wording/catalogue/ResultList';
+import { common } from '@/wording/common';
 
 const rowHeight = 66;
 
 const orders: { value: Order; label: string }[] = [
-  { value: 'match', label: 'Best match' },
-  { value: 'fit', label: 'Most timetables' },
-  { value: 'code', label: 'Code' },
-  { value: 'credits', label: 'Credits' },
-  { value: 'seats', label: 'Free seats' },
+  { value: 'match', label: wording.bestMatch },
+  { value: 'fit', label: wording.mostTimetables },
+  { value: 'code', label: wording.code },
+  { value: 'credits', label: common.credits },
+  { value: 'seats', label: wording.freeSeats },
 ];
 
 type Props = { state: SearchState; found: FoundCourses; ask: Ask; names: Names };
@@ -70,20 +72,20 @@ export function ResultList({ state, found, ask, names }: Props) {
   if (found.problem && courses.length === 0)
     return (
       <div role="alert" className="flex flex-1">
-        <Message title="The search did not work." heading="h2">
-          <p>{found.problem.message} Your sketch is safe.</p>
+        <Message title={wording.searchDidNotWork} heading="h2">
+          <p>{wording.sketchSafe(found.problem.message)}</p>
           <Button look="main" onClick={found.retry}>
-            Try again
+            {common.tryAgain}
           </Button>
         </Message>
       </div>
     );
 
   return (
-    <section aria-label="Courses found" className="flex min-w-0 flex-1 flex-col">
+    <section aria-label={wording.coursesFound} className="flex min-w-0 flex-1 flex-col">
       <div className="flex items-center gap-4 border-b border-hair px-4 py-1.5 text-12">
         <Select
-          label="Order"
+          label={wording.order}
           value={state.order}
           choices={orders}
           onChange={(order) => state.setOrder(order)}
@@ -94,7 +96,7 @@ export function ResultList({ state, found, ask, names }: Props) {
             checked={state.fitting}
             onChange={(event) => state.setFitting(event.target.checked)}
           />
-          Only those that fit the sketch
+          {wording.onlyThoseFitSketch}
         </label>
       </div>
       {found.total !== null && courses.length === 0 && !found.isSearching ? (
@@ -140,23 +142,20 @@ function NothingFound({ state, found, names }: Omit<Props, 'ask'>) {
   const words = state.words.trim();
   if (found.unfit)
     return (
-      <Message title="None of these courses fits the sketch.">
-        <p>Show them all to see why: each says what it clashes with.</p>
-        <Button onClick={() => state.setFitting(false)}>Show all {found.unfit}</Button>
+      <Message title={wording.noneOfTheseCoursesFits}>
+        <p>{wording.showAllToSeeWhy}</p>
+        <Button onClick={() => state.setFitting(false)}>{wording.showAll(found.unfit)}</Button>
       </Message>
     );
   if (found.matches === 0)
     return (
-      <Message title={`No course of this term has “${words}”.`}>
-        <p>
-          Looked for in codes, titles, descriptions, instructors, what courses count as, and registration
-          numbers, and forgave one wrong letter a word.
-        </p>
-        <Button onClick={() => state.setWords('')}>Clear the words</Button>
+      <Message title={wording.noCourseOfTerm(words)}>
+        <p>{wording.lookedForInCodesTitles}</p>
+        <Button onClick={() => state.setWords('')}>{wording.clearWords}</Button>
       </Message>
     );
   return (
-    <Message title={`${found.matches} courses match, and the narrowing hides them all.`}>
+    <Message title={wording.coursesMatchAndNarrowingHides(found.matches)}>
       <div className="flex flex-wrap justify-center gap-2">
         {found.loosenings.slice(0, 4).map(({ by, value, more }) =>
           isSide(by) ? (
@@ -164,11 +163,11 @@ function NothingFound({ state, found, names }: Omit<Props, 'ask'>) {
               key={`${by} ${value}`}
               onClick={() => state.setValues(by, loosened(by, state.values(by), value))}
             >
-              Show {more} more {sayLoosening(by, value, names)}
+              {wording.showMore(more, sayLoosening(by, value, names))}
             </Button>
           ) : null,
         )}
-        <Button onClick={state.clear}>Show all courses again</Button>
+        <Button onClick={state.clear}>{wording.showAllCoursesAgain}</Button>
       </div>
     </Message>
   );

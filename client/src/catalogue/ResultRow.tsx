@@ -1,10 +1,12 @@
 import { memo } from 'react';
 import type { Fit, Found } from '@/api/client';
-import { countOf, sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { sayCredits } from '@/domain/credits';
 import { sayRole } from '@/domain/edits';
 import type { Names } from './narrowing';
 import { sayStamp, WeekStamp } from './WeekStamp';
+import { wording } from '@/wording/catalogue/ResultRow';
+import { counted } from '@/wording/counted';
 
 type Props = {
   index: number;
@@ -38,9 +40,9 @@ export const ResultRow = memo(function ResultRow(props: Props) {
         <span className="block truncate font-strong">{course.title}</span>
         <span className="block truncate text-12 text-mute">
           {sayCredits(course.minCredits, course.maxCredits)} · {course.components.join(' + ')}
-          {course.part && ` · ${names.part(course.part)}`} · {course.sectionsWithSeat} of{' '}
-          {countOf(course.sections, 'section')} with seats
-          {hides > 0 && ` · ${hides} hidden`}
+          {course.part && ` · ${names.part(course.part)}`}
+          {wording.ofWithSeats(course.sectionsWithSeat, counted.sections(course.sections))}
+          {hides > 0 && wording.hiddenHides(hides)}
         </span>
       </span>
       <span className="h-[50px] w-[112px] shrink-0 max-md:hidden">
@@ -55,13 +57,13 @@ export const ResultRow = memo(function ResultRow(props: Props) {
 });
 
 function FitFigure({ fit, role }: { fit: Fit | undefined; role: string | null }) {
-  const note = role ? `timetables · ${sayRole(role).toLowerCase()}` : 'timetables with it';
+  const note = role ? wording.timetablesRole(sayRole(role).toLowerCase()) : wording.timetablesWith;
   if (!fit) return <span className="block text-12 text-mute">{role ? sayRole(role).toLowerCase() : ''}</span>;
   const none = fit.timetables === '0' && fit.isExact;
   return (
     <>
       <span className={`block text-16 font-heavy tabular-nums ${none ? 'text-brick' : ''}`}>
-        {fit.isExact ? sayCount(fit.timetables) : `${sayCount(fit.timetables)} or more`}
+        {fit.isExact ? sayCount(fit.timetables) : wording.orMore(sayCount(fit.timetables))}
       </span>
       <span className="line-clamp-2 block text-11 leading-tight text-mute">{fit.whyNot ?? note}</span>
     </>

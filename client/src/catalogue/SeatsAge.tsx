@@ -2,7 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { call, type Course, http } from '@/api/client';
 import { courseQuery, isOfCatalogue } from '@/api/queries';
-import { sayAge } from '@/lib/age';
+import { sayAge } from '@/wording/ages';
+import { wording } from '@/wording/catalogue/SeatsAge';
 
 const minute = 60_000;
 
@@ -33,15 +34,15 @@ export function SeatsAge({ term, course }: { term: string; course: Course }) {
   return (
     <span role="status">
       {refresh.isError
-        ? `Seats not refreshed: ${refresh.error.message}`
-        : `Seats ${sayAge(course.seatsAsOf, now)}`}{' '}
+        ? wording.seatsNotRefreshed(refresh.error.message)
+        : wording.seatsAge(sayAge(course.seatsAsOf, now))}{' '}
       <button
         type="button"
         disabled={refresh.isPending}
         onClick={() => refresh.mutate()}
         className="font-strong text-plum hover:underline disabled:opacity-50"
       >
-        Refresh
+        {wording.refresh}
       </button>
     </span>
   );

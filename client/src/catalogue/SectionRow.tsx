@@ -1,14 +1,18 @@
 import type { Section, Term } from '@/api/client';
 import { meetsAllTerm, sayComponent } from '@/grid/classes';
-import { type Day, fullDay, sayDays, shortDay } from '@/lib/days';
-import { sayMode } from '@/lib/modes';
-import { sayWeeks } from '@/lib/weeks';
+import { type Day } from '@/lib/days';
+import { fullDay, sayDays, shortDay } from '@/wording/days';
+import { sayMode } from '@/wording/modes';
+import { sayWeeks } from '@/wording/weeks';
 import { saySeats, sayWaitlist } from '@/domain/seats';
 import { useCampusNames } from '@/domain/useCampusNames';
 import { lettersFor, type MeetingLine, meetingLines } from '@/grid/meetings';
 
 type Mark = 'keep' | 'ruleOut' | null;
 import { MarkButton } from '@/ui/MarkButton';
+import { wording } from '@/wording/catalogue/SectionRow';
+import { common } from '@/wording/common';
+import { joinAnd, joinOr } from '@/wording/lists';
 
 type Props = {
   section: Section;
@@ -22,8 +26,6 @@ type Props = {
   onMark: (mark: Mark) => void;
   onPoint: (isPointed: boolean) => void;
 };
-
-const weekWords = { one: 'week', many: 'weeks' };
 
 /** One section with everything that is known of it. */
 export function SectionRow(props: Props) {
@@ -47,7 +49,7 @@ export function SectionRow(props: Props) {
           <div className="text-12 text-mute tabular-nums">{section.number}</div>
         </div>
         <div className="min-w-0 flex-1 max-md:basis-[calc(100%-66px)]">
-          {lines.length === 0 && <div className="text-mute">no set hours</div>}
+          {lines.length === 0 && <div className="text-mute">{common.noSetHours}</div>}
           {lines.map((line, i) => (
             <div key={i} className="mb-0.5">
               <div className="flex items-center gap-2">
@@ -56,8 +58,8 @@ export function SectionRow(props: Props) {
               </div>
               <div className="text-12 text-mute">
                 {[
-                  placeOf(line, campusName),
-                  meetsAllTerm(line.weeks, term.weeks) ? '' : sayWeeks(line.weeks, weekWords),
+                  roomOf(line, campusName),
+                  meetsAllTerm(line.weeks, term.weeks) ? '' : sayWeeks(line.weeks),
                   i === lines.length - 1 ? remarks : '',
                 ]
                   .filter((part) => part !== '')
@@ -69,30 +71,30 @@ export function SectionRow(props: Props) {
           {section.notes !== '' && <div className="text-12">{section.notes}</div>}
           {section.materials !== '' && (
             <div className="text-12">
-              <span className="font-strong">Materials:</span> {section.materials}
+              <span className="font-strong">{wording.materials}</span> {section.materials}
             </div>
           )}
         </div>
         <div className="w-[84px] shrink-0 max-md:ml-[66px] max-md:flex-1">
           <Seats section={section} />
           <div className="text-12 text-mute tabular-nums">
-            {standing !== null && (standing === '0' ? 'in none' : `in ${standing}`)}
+            {standing !== null && (standing === '0' ? wording.inNone : wording.inStanding(standing))}
           </div>
         </div>
         <div className="flex w-[62px] shrink-0 flex-col gap-1 max-md:w-[130px] max-md:flex-row max-md:self-start">
           <MarkButton
             pressed={mark === 'keep'}
-            label={`Keep ${sayComponent(section)}`}
+            label={wording.keepComponent(sayComponent(section))}
             onClick={() => onMark(mark === 'keep' ? null : 'keep')}
           >
-            {mark === 'keep' ? 'Kept' : 'Keep'}
+            {mark === 'keep' ? wording.kept : common.keep}
           </MarkButton>
           <MarkButton
             pressed={mark === 'ruleOut'}
-            label={`Rule out ${sayComponent(section)}`}
+            label={wording.ruleOut(sayComponent(section))}
             onClick={() => onMark(mark === 'ruleOut' ? null : 'ruleOut')}
           >
-            {mark === 'ruleOut' ? 'Out' : 'Rule out'}
+            {mark === 'ruleOut' ? wording.out : common.ruleOut}
           </MarkButton>
         </div>
       </div>
@@ -101,7 +103,7 @@ export function SectionRow(props: Props) {
 }
 
 /** The room, and the campus where the room does not say it. */
-function placeOf(line: MeetingLine, campusName: (id: string) => string): string {
+function roomOf(line: MeetingLine, campusName: (id: string) => string): string {
   const campus = line.campus ? campusName(line.campus) : '';
   if (line.room === '') return campus;
   return campus === '' || line.room.startsWith(campus) ? line.room : `${line.room}, ${campus}`;
@@ -110,12 +112,12 @@ function placeOf(line: MeetingLine, campusName: (id: string) => string): string 
 function remarksOf(section: Section, goesWith: readonly string[]): string {
   return [
     section.component,
-    section.instructors.join(' and '),
+    joinAnd(section.instructors),
     section.mode === 'inPerson' ? '' : sayMode(section.mode),
-    section.credits === null ? '' : `${section.credits} cr`,
-    goesWith.length > 0 ? `with ${goesWith.join(' or ')}` : '',
-    section.consent ? 'needs the instructor’s consent' : '',
-    section.status === 'closed' ? 'closed by the registrar' : '',
+    section.credits === null ? '' : wording.creditsCr(section.credits),
+    goesWith.length > 0 ? wording.withGoesWith(joinOr(goesWith)) : '',
+    section.consent ? wording.needsInstructorsConsent : '',
+    section.status === 'closed' ? wording.closedByRegistrar : '',
   ]
     .filter((part) => part !== '')
     .join(' · ');
@@ -137,7 +139,7 @@ function Seats({ section }: { section: Section }) {
       </div>
       <div className="text-12 text-mute empty:hidden">{sayWaitlist(section)}</div>
       {section.seatsShared !== null && (
-        <div className="text-11 text-mute">seats shared: {section.seatsShared}</div>
+        <div className="text-11 text-mute">{wording.seatsShared(section.seatsShared)}</div>
       )}
     </>
   );

@@ -1,6 +1,9 @@
 import type { Ask, Course, Term, WantedCourse } from '@/api/client';
 import { markSection } from '@/domain/edits';
 import { SectionRow } from './SectionRow';
+import { wording } from '@/wording/catalogue/SectionSet';
+import { common } from '@/wording/common';
+import { joinOr } from '@/wording/lists';
 
 type Props = {
   set: Course['sets'][number];
@@ -21,12 +24,10 @@ export function SectionSet({ set, course, term, wanted, standing, change, onPoin
     (component) => component !== set.lead,
   );
   return (
-    <section aria-label={set.arrangement === '' ? 'Sections' : set.arrangement} className="mt-1">
+    <section aria-label={set.arrangement === '' ? common.sections : set.arrangement} className="mt-1">
       {set.arrangement !== '' && <h4 className="mt-2 text-14 font-heavy">{set.arrangement}</h4>}
       {hangs && (
-        <p className="text-12 text-mute">
-          Each {others.join(' or ')} is listed under the {set.lead} it belongs to.
-        </p>
+        <p className="text-12 text-mute">{wording.eachListedUnderBelongs(joinOr(others), set.lead)}</p>
       )}
       <ul className="mt-1 border-t border-rule">
         {set.rows.map((row) => {

@@ -1,11 +1,13 @@
 import type { Facets, Term } from '@/api/client';
 import { type Day, daysOf } from '@/lib/days';
-import { sayMode } from '@/lib/modes';
+import { sayMode } from '@/wording/modes';
 import { CreditsEditor } from './CreditsEditor';
 import { HoursEditor } from './HoursEditor';
 import type { Names, Side } from './narrowing';
 import { DayToggles } from '@/ui/DayToggles';
 import { ValueList } from '@/ui/ValueList';
+import { wording } from '@/wording/catalogue/SideEditor';
+import { common } from '@/wording/common';
 
 type Props = {
   side: Side;
@@ -17,9 +19,9 @@ type Props = {
 };
 
 const seatsChoices = [
-  { value: '', label: 'Full or not' },
-  { value: 'waitlist', label: 'With a seat or a waitlist place' },
-  { value: 'open', label: 'With a free seat' },
+  { value: '', label: wording.fullOrNot },
+  { value: 'waitlist', label: wording.withSeatOrWaitlistPlace },
+  { value: 'open', label: wording.withFreeSeat },
 ];
 
 /** What one phrase of the sentence opens. */
@@ -59,7 +61,7 @@ export function SideEditor({ side, values, facets, term, names, onChange }: Prop
     case 'seats':
       return (
         <fieldset>
-          <legend className="mb-1.5 text-12 text-mute">Sections</legend>
+          <legend className="mb-1.5 text-12 text-mute">{common.sections}</legend>
           {seatsChoices.map((choice) => (
             <label key={choice.value} className="flex items-center gap-2 py-1">
               <input
@@ -79,11 +81,11 @@ export function SideEditor({ side, values, facets, term, names, onChange }: Prop
 function DaysEditor({ chosen, onChange }: { chosen: Day[]; onChange: (days: Day[]) => void }) {
   return (
     <fieldset>
-      <legend className="mb-1.5 text-12 text-mute">Sections that meet on no other days</legend>
-      <DayToggles label="Days" chosen={chosen} onChange={onChange} />
+      <legend className="mb-1.5 text-12 text-mute">{wording.sectionsMeetOnNo}</legend>
+      <DayToggles label={common.days} chosen={chosen} onChange={onChange} />
       {chosen.length > 0 && (
         <button type="button" className="mt-2 text-12 font-strong text-plum" onClick={() => onChange([])}>
-          Any day
+          {wording.anyDay}
         </button>
       )}
     </fieldset>

@@ -3,10 +3,11 @@ import type { Course, Sketch, Term } from '@/api/client';
 import { along, axisFor, hoursOf } from '@/grid/axis';
 import { classesOf, colourOf, type GridClass } from '@/grid/classes';
 import { sharesOfDay } from '@/grid/shares';
-import { shortDay } from '@/lib/days';
+import { shortDay } from '@/wording/days';
 import { useCourseColours } from '@/domain/useCourseColours';
 import { placed, useSections } from '@/domain/useSections';
 import { useWalk } from '@/domain/useWalk';
+import { wording } from '@/wording/catalogue/SmallGrid';
 
 const left = 22;
 const top = 12;
@@ -39,7 +40,7 @@ export function SmallGrid({ term, sketch, course, pointedAt }: Props) {
   const axis = useMemo(() => axisFor([...classes, ...classesOf(all)]), [classes, all]);
   const x = (minute: number) => left + along(axis, minute) * (width - left - 8);
   const height = top + axis.days.length * band;
-  const place = (one: GridClass, share: { top: number; height: number }) => ({
+  const box = (one: GridClass, share: { top: number; height: number }) => ({
     x: x(one.start),
     y: 1 + share.top * (band - 2),
     width: Math.max(2, x(one.end) - x(one.start)),
@@ -49,10 +50,10 @@ export function SmallGrid({ term, sketch, course, pointedAt }: Props) {
     <figure className="shrink-0 border-t border-rule bg-sheet px-4 pt-2 pb-2 max-md:mt-3 max-md:px-0">
       <figcaption className="mb-1 text-12 text-mute">
         {ask.wanted.length === 0
-          ? 'Point at a section to see its hours.'
+          ? wording.pointAtSectionToSee
           : inView
-            ? 'The sketch’s timetable in view; the section you point at is outlined.'
-            : 'The sketch has no timetable at present; the section you point at is outlined.'}
+            ? wording.sketchsTimetableInViewSection
+            : wording.sketchNoTimetableAtPresent}
       </figcaption>
       <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" aria-hidden="true">
         {hoursOf(axis).map((hour) => (
@@ -79,7 +80,7 @@ export function SmallGrid({ term, sketch, course, pointedAt }: Props) {
               {ofDay.map((one) => (
                 <rect
                   key={one.key}
-                  {...place(one, shares.get(one.key)!)}
+                  {...box(one, shares.get(one.key)!)}
                   rx="1.5"
                   fill={colourOf(one.colour)}
                 />
@@ -87,7 +88,7 @@ export function SmallGrid({ term, sketch, course, pointedAt }: Props) {
               {outlined.map((one) => (
                 <rect
                   key={one.key}
-                  {...place(one, outlines.get(one.key)!)}
+                  {...box(one, outlines.get(one.key)!)}
                   rx="1.5"
                   className="fill-plum/20 stroke-plum"
                   strokeWidth="2"

@@ -1,6 +1,7 @@
 import type { Facets } from '@/api/client';
-import { countOf } from '@/lib/count';
 import type { Names } from './narrowing';
+import { wording } from '@/wording/catalogue/Subjects';
+import { counted } from '@/wording/counted';
 
 type Props = {
   facets: Facets;
@@ -12,9 +13,9 @@ type Props = {
 /** Every subject of the term: one press lists all that it offers. */
 export function Subjects({ facets, names, chosen, onChoose }: Props) {
   return (
-    <nav aria-label="Subjects" className="min-h-0 flex-1 overflow-y-auto px-4 py-3 max-md:p-0">
-      <h2 className="text-14 font-heavy max-md:sr-only">Subjects</h2>
-      <p className="mb-2 text-12 text-mute">Press a subject to see every course it offers.</p>
+    <nav aria-label={wording.subjects} className="min-h-0 flex-1 overflow-y-auto px-4 py-3 max-md:p-0">
+      <h2 className="text-14 font-heavy max-md:sr-only">{wording.subjects}</h2>
+      <p className="mb-2 text-12 text-mute">{wording.pressSubjectToSeeEvery}</p>
       <ul className="columns-2 gap-4 max-md:columns-1">
         {facets.subjects.map((code) => (
           <li key={code} className="break-inside-avoid">
@@ -27,10 +28,10 @@ export function Subjects({ facets, names, chosen, onChoose }: Props) {
               <span className="min-w-0 flex-1 break-words">{names.subject(code)}</span>
               <span
                 className="shrink-0 text-12 text-mute"
-                title={countOf(facets.coursesBySubject[code] ?? 0, 'course')}
+                title={counted.courses(facets.coursesBySubject[code] ?? 0)}
               >
                 {facets.coursesBySubject[code] ?? 0}
-                <span className="sr-only"> courses</span>
+                <span className="sr-only">{wording.courses}</span>
               </span>
             </button>
           </li>

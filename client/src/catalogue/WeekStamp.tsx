@@ -1,6 +1,9 @@
 import { memo } from 'react';
 import type { Found } from '@/api/client';
-import { days, fullDay } from '@/lib/days';
+import { days } from '@/lib/days';
+import { fullDay } from '@/wording/days';
+import { wording } from '@/wording/catalogue/WeekStamp';
+import { common } from '@/wording/common';
 
 type Stamp = Found['stamp'];
 
@@ -11,7 +14,7 @@ export const WeekStamp = memo(function WeekStamp({ stamp }: { stamp: Stamp }) {
   const hours = stamp.days[0]?.length ?? 0;
   const most = Math.max(1, ...stamp.days.flat());
   if (stamp.days.every((day) => day.every((count) => count === 0)))
-    return <span className="flex h-full items-center text-11 text-mute">no set hours</span>;
+    return <span className="flex h-full items-center text-11 text-mute">{common.noSetHours}</span>;
   return (
     <svg
       viewBox={`0 0 ${hours * cell} ${stamp.days.length * cell}`}
@@ -43,7 +46,7 @@ export function sayStamp(stamp: Stamp): string {
     const first = day.findIndex((count) => count > 0);
     if (first < 0) return [];
     const last = day.findLastIndex((count) => count > 0);
-    return [`${fullDay(days[row]!)} between ${stamp.firstHour + first} and ${stamp.firstHour + last + 1}`];
+    return [wording.betweenAnd(fullDay(days[row]!), stamp.firstHour + first, stamp.firstHour + last + 1)];
   });
-  return parts.length === 0 ? 'No set hours.' : `Sections meet ${parts.join(', ')}.`;
+  return parts.length === 0 ? wording.noSetHours : wording.sectionsMeet(parts.join(', '));
 }

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import type { Section } from '@/api/client';
 import { lettersFor, meetingLines } from '@/grid/meetings';
 import { loosened, phraseOf, sayLoosening, sides } from './narrowing';
-import { sayAge } from '@/lib/age';
+import { sayAge } from '@/wording/ages';
 
 const names = {
   subject: (code: string) => code,

@@ -1,6 +1,11 @@
-import { daysOf, sayDays } from '@/lib/days';
-import { sayMode } from '@/lib/modes';
-import { minuteOf, sayHours } from '@/lib/time';
+import { daysOf } from '@/lib/days';
+import { sayDays } from '@/wording/days';
+import { sayMode } from '@/wording/modes';
+import { minuteOf } from '@/lib/time';
+import { sayHours } from '@/wording/times';
+import { wording } from '@/wording/catalogue/narrowing';
+import { common } from '@/wording/common';
+import { listOr } from '@/wording/lists';
 
 /** The sides of a narrowing, named as their parameters in the address, in the order of the sentence. */
 export const sides = [
@@ -28,18 +33,18 @@ export function isSide(text: string): text is Side {
 }
 
 export const sideNames: Record<Side, string> = {
-  subject: 'Subject',
-  attribute: 'Counts as',
-  level: 'Level',
-  credits: 'Credits',
-  component: 'Component',
-  instructor: 'Instructor',
-  campus: 'Campus',
-  day: 'Days',
-  hours: 'Hours',
-  seats: 'Seats',
-  mode: 'Delivery mode',
-  part: 'Part of term',
+  subject: wording.subject,
+  attribute: wording.countsAs,
+  level: wording.level,
+  credits: common.credits,
+  component: wording.component,
+  instructor: common.instructor,
+  campus: wording.campus,
+  day: common.days,
+  hours: common.hours,
+  seats: wording.seats,
+  mode: wording.deliveryMode,
+  part: wording.partOfTerm,
 };
 
 /** Names of values that the address only has ids of. */
@@ -48,9 +53,6 @@ export type Names = {
   part: (id: string) => string;
   subject: (code: string) => string;
 };
-
-const joined = (values: readonly string[]) =>
-  values.length <= 2 ? values.join(' or ') : `${values.slice(0, -1).join(', ')} or ${values.at(-1)}`;
 
 /** One side as a phrase of the sentence: "on Harbour or Kiln", "any day". The word before is not part of what one edits. */
 export function phraseOf(
@@ -61,35 +63,35 @@ export function phraseOf(
   const some = values.length > 0;
   switch (side) {
     case 'subject':
-      return { before: '', text: some ? joined(values.map(names.subject)) : 'any subject' };
+      return { before: '', text: some ? listOr(values.map(names.subject)) : wording.anySubject };
     case 'attribute':
-      return { before: 'counting as', text: some ? joined(values) : 'anything' };
+      return { before: wording.countingAs, text: some ? listOr(values) : wording.anything };
     case 'level':
-      return { before: '', text: some ? joined(values) : 'any level' };
+      return { before: '', text: some ? listOr(values) : wording.anyLevel };
     case 'credits':
-      return { before: 'with', text: some ? sayCreditRange(values[0]!) : 'any credits' };
+      return { before: wording.with, text: some ? sayCreditRange(values[0]!) : wording.anyCredits };
     case 'component':
-      return { before: 'as', text: some ? joined(values) : 'any component' };
+      return { before: wording.as, text: some ? listOr(values) : wording.anyComponent };
     case 'instructor':
-      return { before: 'with', text: some ? joined(values) : 'any instructor' };
+      return { before: wording.with, text: some ? listOr(values) : wording.anyInstructor };
     case 'campus':
-      return { before: 'on', text: some ? joined(values.map(names.campus)) : 'any campus' };
+      return { before: wording.on, text: some ? listOr(values.map(names.campus)) : wording.anyCampus };
     case 'day':
-      return { before: '', text: some ? `only ${sayDays(daysOf(values))}` : 'any day' };
+      return { before: '', text: some ? wording.onlyDays(sayDays(daysOf(values))) : wording.anyDay };
     case 'hours':
-      return { before: '', text: some ? sayHourRange(values[0]!) : 'any hour' };
+      return { before: '', text: some ? sayHourRange(values[0]!) : wording.anyHour };
     case 'seats':
       return { before: '', text: saySeats(values[0]) };
     case 'mode':
-      return { before: '', text: some ? joined(values.map(sayMode)) : 'any mode' };
+      return { before: '', text: some ? listOr(values.map(sayMode)) : wording.anyMode };
     case 'part':
-      return { before: 'in', text: some ? joined(values.map(names.part)) : 'any part of the term' };
+      return { before: wording.in, text: some ? listOr(values.map(names.part)) : wording.anyPartOfTerm };
   }
 }
 
 export function sayCreditRange(range: string): string {
-  const [min, max] = range.split('-');
-  return min === max ? `${min} credits` : `${min}–${max} credits`;
+  const [min = '', max = ''] = range.split('-');
+  return min === max ? wording.credits(min) : wording.creditsFromTo(min, max);
 }
 
 function sayHourRange(range: string): string {
@@ -98,37 +100,37 @@ function sayHourRange(range: string): string {
 }
 
 function saySeats(rule: string | undefined): string {
-  if (rule === 'open') return 'with a free seat';
-  return rule === 'waitlist' ? 'with a seat or a waitlist place' : 'full or not';
+  if (rule === 'open') return wording.withFreeSeat;
+  return rule === 'waitlist' ? wording.withSeatOrWaitlistPlace : wording.fullOrNot;
 }
 
 /** What one change would bring back, as the end of "9 more …". */
 export function sayLoosening(by: Side, value: string | null, names: Names): string {
   switch (by) {
     case 'campus':
-      return `if ${names.campus(value ?? '')} is allowed`;
+      return wording.ifAllowed(names.campus(value ?? ''));
     case 'mode':
       return sayMode(value ?? '');
     case 'seats':
-      return value === 'waitlist' ? 'with a place in the waitlist' : 'that are full';
+      return value === 'waitlist' ? wording.withPlaceInWaitlist : wording.thatAreFull;
     case 'subject':
-      return 'of other subjects';
+      return wording.ofOtherSubjects;
     case 'attribute':
-      return 'that count as something else';
+      return wording.countAsSomethingElse;
     case 'level':
-      return 'of other levels';
+      return wording.ofOtherLevels;
     case 'credits':
-      return 'with other credits';
+      return wording.withOtherCredits;
     case 'component':
-      return 'as other components';
+      return wording.asOtherComponents;
     case 'instructor':
-      return 'with other instructors';
+      return wording.withOtherInstructors;
     case 'day':
-      return 'on other days';
+      return wording.onOtherDays;
     case 'hours':
-      return 'at other hours';
+      return wording.atOtherHours;
     case 'part':
-      return 'in other parts of the term';
+      return wording.inOtherPartsOfTerm;
   }
 }
 

@@ -5,6 +5,8 @@ import { calendarAddressQuery } from '@/api/queries';
 import { copyText } from '@/lib/copyText';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { wording } from '@/wording/choice/CalendarAddress';
+import { common } from '@/wording/common';
 
 type Props = { term: string; onClose: () => void };
 
@@ -22,18 +24,15 @@ export function CalendarAddress({ term, onClose }: Props) {
   const withdraw = useMutation({
     mutationFn: async () => {
       const { response } = await http.DELETE('/api/terms/{term}/calendar-address', { params });
-      if (!response.ok) throw new ApiError(response.status, 'The address could not be withdrawn.');
+      if (!response.ok) throw new ApiError(response.status, wording.addressCouldNotBeWithdrawn);
     },
     onSuccess: () => client.setQueryData(query.queryKey, { path: null }),
   });
   const problem = found.error ?? give.error ?? withdraw.error;
   const address = found.data?.path ? `${window.location.origin}${found.data.path}` : null;
   return (
-    <Dialog open onOpenChange={onClose} title="Calendar address">
-      <p className="text-12 text-mute">
-        A calendar program that subscribes to this address shows the choice, and follows it when you choose
-        another. Whoever knows the address can read it; withdraw it, and it is gone.
-      </p>
+    <Dialog open onOpenChange={onClose} title={wording.calendarAddress}>
+      <p className="text-12 text-mute">{wording.calendarProgramSubscribesToAddress}</p>
       {problem && (
         <p role="alert" className="mt-2 text-12 text-brick">
           {problem.message}
@@ -42,7 +41,7 @@ export function CalendarAddress({ term, onClose }: Props) {
       {address && (
         <input
           readOnly
-          aria-label="Address"
+          aria-label={wording.address}
           value={address}
           onFocus={(event) => event.target.select()}
           className="mt-3 w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5 text-12"
@@ -52,7 +51,7 @@ export function CalendarAddress({ term, onClose }: Props) {
         {address ? (
           <>
             <Button look="main" onClick={() => void copyText(address).then(() => setCopied(true))}>
-              {copied ? 'Copied' : 'Copy'}
+              {copied ? common.copied : wording.copy}
             </Button>
             <Button
               onClick={() => {
@@ -60,14 +59,14 @@ export function CalendarAddress({ term, onClose }: Props) {
                 give.mutate();
               }}
             >
-              Make a new address
+              {wording.makeNewAddress}
             </Button>
-            <Button onClick={() => withdraw.mutate()}>Withdraw</Button>
+            <Button onClick={() => withdraw.mutate()}>{wording.withdraw}</Button>
           </>
         ) : (
           found.data && (
             <Button look="main" disabled={give.isPending} onClick={() => give.mutate()}>
-              Make an address
+              {wording.makeAddress}
             </Button>
           )
         )}

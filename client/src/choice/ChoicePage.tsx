@@ -24,6 +24,8 @@ import { Chooser } from './Chooser';
 import { Second } from './Second';
 import { SectionTable } from './SectionTable';
 import { useChoice } from './useChoice';
+import { wording } from '@/wording/choice/ChoicePage';
+import { common } from '@/wording/common';
 
 type Props = { visit: TermVisit; choice: Choice; edits: PicksEdits };
 
@@ -43,11 +45,11 @@ export function ChoicePage({ visit, choice, edits }: Props) {
   const copy = () =>
     void copyText(inOrder.join('\n')).then(
       () => setCopied(true),
-      () => setProblem('The browser did not let the numbers be copied. Select them in the list instead.'),
+      () => setProblem(wording.browserDidNotLetNumbers),
     );
   const goOn = () =>
     void openIn(choice.sketch, numbersOf(choice.timetable)).catch((error: unknown) =>
-      setProblem(error instanceof Error ? error.message : 'The sketch could not be opened.'),
+      setProblem(error instanceof Error ? error.message : wording.sketchCouldNotBeOpened),
     );
   return (
     <main
@@ -57,9 +59,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule px-4 py-2 print:border-0 print:px-0 print:py-0">
         <h1 className="leading-tight">
           <span className="text-16 font-heavy">{choice.timetable.name}</span>
-          <span className="block text-12 text-mute">
-            The choice for {term.name}: a plan. Nothing is registered by it.
-          </span>
+          <span className="block text-12 text-mute">{wording.choiceForPlanNothingRegistered(term.name)}</span>
         </h1>
         {view.state?.measures && (
           <dl className="flex flex-wrap gap-x-4 gap-y-1">
@@ -80,20 +80,20 @@ export function ChoicePage({ visit, choice, edits }: Props) {
             onRedo={edits.redo}
           />
           <Chooser visit={visit} edits={edits} isQuiet />
-          {view.own && <Button onClick={goOn}>Go on from here</Button>}
-          <Button onClick={() => edits.change(dropChoice)}>Choose none</Button>
-          <Button onClick={() => window.print()}>Print</Button>
+          {view.own && <Button onClick={goOn}>{wording.goOnFromHere}</Button>}
+          <Button onClick={() => edits.change(dropChoice)}>{wording.chooseNone}</Button>
+          <Button onClick={() => window.print()}>{wording.print}</Button>
           <ExportMenu
             term={term.id}
             name={choice.timetable.name}
             numbers={numbersOf(choice.timetable)}
             sections={view.sections}
-            trigger={<Button>Export</Button>}
+            trigger={<Button>{wording.export}</Button>}
           >
-            <MenuItem onSelect={() => setIsAddressing(true)}>Calendar address…</MenuItem>
+            <MenuItem onSelect={() => setIsAddressing(true)}>{wording.calendarAddress}</MenuItem>
           </ExportMenu>
           <Button look="main" onClick={copy}>
-            {copied ? 'Copied' : `Copy all ${inOrder.length} numbers`}
+            {copied ? common.copied : wording.copyAllNumbers(inOrder.length)}
           </Button>
         </div>
       </header>
@@ -108,7 +108,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
               {text}{' '}
               {text === view.problem?.message && (
                 <Button look="quiet" onClick={view.retry}>
-                  Try again
+                  {common.tryAgain}
                 </Button>
               )}
             </p>
@@ -124,8 +124,16 @@ export function ChoicePage({ visit, choice, edits }: Props) {
           {choice.timetable.note}
         </p>
       )}
-      <Scroller label="Week" className="flex min-h-[360px] shrink-0 print:min-h-0 print:overflow-visible">
-        <WeekView axis={view.axis} classes={view.classes} weekCount={term.weeks} label="Week of the choice" />
+      <Scroller
+        label={wording.week}
+        className="flex min-h-[360px] shrink-0 print:min-h-0 print:overflow-visible"
+      >
+        <WeekView
+          axis={view.axis}
+          classes={view.classes}
+          weekCount={term.weeks}
+          label={wording.weekOfChoice}
+        />
       </Scroller>
       <p className="sr-only">{tellWeek(view.axis, view.classes, term.weeks)}</p>
       <SectionTable visit={visit} choice={choice} view={view} edits={edits} />

@@ -3,6 +3,7 @@ import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
+import { wording } from '@/wording/choice/Chooser';
 
 type Props = {
   visit: TermVisit;
@@ -21,7 +22,9 @@ export function Chooser({ visit, edits, isQuiet = false }: Props) {
     <Menu
       align="start"
       trigger={
-        <Button look={isQuiet ? 'plain' : 'main'}>{isQuiet ? 'Choose another' : 'Choose a timetable'}</Button>
+        <Button look={isQuiet ? 'plain' : 'main'}>
+          {isQuiet ? wording.chooseAnother : wording.chooseTimetable}
+        </Button>
       }
     >
       <div className="max-h-[60vh] overflow-y-auto">

@@ -15,6 +15,7 @@ import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 import type { ChoiceView } from './useChoice';
+import { wording } from '@/wording/choice/FallbackCell';
 
 type Props = {
   visit: TermVisit;
@@ -46,10 +47,10 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
     const asked = markSection(without, course.id, number, 'keep');
     try {
       const { sections } = await client.query(nearestQuery(asked, numbersOf(choice.timetable)));
-      setProblem(sections ? null : 'No timetable has that section.');
+      setProblem(sections ? null : wording.noTimetableSection);
       if (sections) accept(seenOf(placed(view.sections, sections)));
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'That could not be looked for.');
+      setProblem(error instanceof Error ? error.message : wording.couldNotBeLooked);
     }
   };
 
@@ -58,12 +59,12 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
       <div className="min-w-0 flex-1">
         {prepared ? (
           <>
-            <span className="font-strong">Then </span>
+            <span className="font-strong">{wording.then}</span>
             <Swap held={choice.timetable.sections} instead={prepared.instead} sections={view.sections} />
           </>
         ) : survival.instead ? (
           <span className="text-mute print:hidden">
-            {survival.rescue === 'straightSwap' ? 'A straight swap: ' : 'Only another timetable: '}
+            {survival.rescue === 'straightSwap' ? wording.straightSwap : wording.onlyAnotherTimetable}
             <Swap
               held={choice.timetable.sections}
               instead={seenOf(placed(view.sections, survival.instead))}
@@ -71,7 +72,7 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
             />
           </span>
         ) : (
-          <span className="text-brick">Nothing takes its place</span>
+          <span className="text-brick">{wording.nothingTakesPlace}</span>
         )}
         {problem !== null && (
           <span role="alert" className="block text-brick">
@@ -82,24 +83,24 @@ export function FallbackCell({ choice, view, edits, one, survival }: Props) {
       <div className="flex gap-1 print:hidden">
         {prepared ? (
           <Button className={small} onClick={() => accept(null)}>
-            Drop
+            {wording.drop}
           </Button>
         ) : (
           survival.instead && (
             <Button
               className={small}
-              aria-label={`Prepare this for ${course.id} ${sayComponent(section)}`}
+              aria-label={wording.prepareFor(course.id, sayComponent(section))}
               onClick={() => accept(seenOf(placed(view.sections, survival.instead!)))}
             >
-              Prepare
+              {wording.prepare}
             </Button>
           )
         )}
         {others.length > 0 && (
           <Menu
             trigger={
-              <Button className={small} aria-label={`Pick another for ${course.id} ${sayComponent(section)}`}>
-                Pick another
+              <Button className={small} aria-label={wording.pickAnother(course.id, sayComponent(section))}>
+                {wording.pickAnotherShort}
               </Button>
             }
           >

@@ -9,6 +9,7 @@ import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 import type { ChoiceView } from './useChoice';
+import { wording } from '@/wording/choice/Second';
 
 type Props = { visit: TermVisit; choice: Choice; view: ChoiceView; edits: PicksEdits };
 
@@ -22,10 +23,10 @@ export function Second({ visit, choice, view, edits }: Props) {
   const numbers = second ? numbersOf(second) : [];
   return (
     <section
-      aria-label="Second timetable"
+      aria-label={wording.secondTimetable}
       className={`px-4 pt-4 pb-6 print:px-0 print:pt-1 print:pb-0 ${second ? '' : 'print:hidden'}`}
     >
-      <h2 className="text-14 font-heavy">If it all falls through</h2>
+      <h2 className="text-14 font-heavy">{wording.ifAllFallsThrough}</h2>
       <div className="mt-1 flex flex-wrap items-start gap-4 text-12">
         {second ? (
           <>
@@ -48,13 +49,13 @@ export function Second({ visit, choice, view, edits }: Props) {
         ) : (
           <p className="text-mute">
             {others.length > 0
-              ? 'A whole second timetable can stand behind the choice.'
-              : 'Put another timetable on the shortlist, and it can stand behind the choice as a whole.'}
+              ? wording.wholeSecondTimetableCanStand
+              : wording.putAnotherTimetableOnShortlist}
           </p>
         )}
         <div className="flex gap-1.5 print:hidden">
           {others.length > 0 && (
-            <Menu trigger={<Button>{second ? 'Change the second plan' : 'Add a second plan'}</Button>}>
+            <Menu trigger={<Button>{second ? wording.changeSecondPlan : wording.addSecondPlan}</Button>}>
               <div className="max-h-[40vh] overflow-y-auto">
                 {others.map((one) => (
                   <MenuItem key={one.id} onSelect={() => edits.change((now) => setSecond(now, one))}>
@@ -64,7 +65,9 @@ export function Second({ visit, choice, view, edits }: Props) {
               </div>
             </Menu>
           )}
-          {second && <Button onClick={() => edits.change((now) => setSecond(now, null))}>None</Button>}
+          {second && (
+            <Button onClick={() => edits.change((now) => setSecond(now, null))}>{wording.none}</Button>
+          )}
         </div>
       </div>
     </section>

@@ -7,19 +7,31 @@ import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { FallbackCell } from './FallbackCell';
 import type { ChoiceView } from './useChoice';
+import { wording } from '@/wording/choice/SectionTable';
+import { common } from '@/wording/common';
+import { joinAnd } from '@/wording/lists';
 
 type Props = { visit: TermVisit; choice: Choice; view: ChoiceView; edits: PicksEdits };
 
-const columns = ['', 'Number', 'Section', 'Hours', 'Room', 'Instructor', 'Seats left', 'If it fills'];
+const columns = [
+  '',
+  common.number,
+  wording.section,
+  common.hours,
+  wording.room,
+  common.instructor,
+  wording.seatsLeft,
+  wording.ifFills,
+];
 
 /** The sections in the order in which to register, the most urgent first, and what to do if one fills. */
 export function SectionTable({ visit, choice, view, edits }: Props) {
   return (
-    <section aria-label="Sections" className="px-4 pt-3 print:px-0 print:pt-1">
+    <section aria-label={common.sections} className="px-4 pt-3 print:px-0 print:pt-1">
       <h2 className="text-14 font-heavy">
-        Register in this order
+        {wording.registerInOrder}
         <span className="ml-2 text-12 font-text text-mute print:hidden">
-          what fills first and is hardest to replace comes first
+          {wording.whatFillsFirstAndHardest}
         </span>
       </h2>
       {view.survival && <p className="mt-0.5 text-12 text-mute">{view.survival.summary}</p>}
@@ -29,7 +41,7 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
             <tr className="text-left text-mute">
               {columns.map((name) => (
                 <th key={name} scope="col" className="py-1 pr-3 font-text">
-                  {name || <span className="sr-only">Place</span>}
+                  {name || <span className="sr-only">{wording.place}</span>}
                 </th>
               ))}
             </tr>
@@ -38,7 +50,7 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
             {view.ordered.map((one, i) => (
               <Row
                 key={one.section.number}
-                place={i + 1}
+                order={i + 1}
                 one={one}
                 isFirst={view.ordered.findIndex((other) => other.course.id === one.course.id) === i}
                 visit={visit}
@@ -56,7 +68,7 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
                 </td>
                 <td className="py-1.5 pr-3 print:py-0.5 line-through">{sayMeetings(section)}</td>
                 <td colSpan={4} className="py-1.5">
-                  is gone from the catalogue
+                  {wording.goneFromCatalogue}
                 </td>
               </tr>
             ))}
@@ -68,24 +80,23 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
 }
 
 // On a phone a row is a card: what stands in it says itself what it is.
-const row =
-  'border-t border-hair align-top max-md:flex max-md:flex-wrap max-md:gap-x-3 max-md:py-1.5 max-md:[&>td]:p-0';
+const row = wording.borderTBorderHairAlign;
 
 type RowProps = Props & {
-  place: number;
+  order: number;
   one: PlacedSection;
   /** The first of its course, which says its credits. */
   isFirst: boolean;
 };
 
-function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
+function Row({ order, one, isFirst, visit, choice, view, edits }: RowProps) {
   const { course, section, colour } = one;
   const survival = view.survival?.sections.find((other) => other.number === section.number);
   const rooms = [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '');
   return (
     <tr className={row} data-number={section.number}>
       <td className="w-7 py-1.5 pr-2 text-right font-heavy tabular-nums max-md:w-auto print:py-0.5">
-        {place}
+        {order}
       </td>
       <td className="py-1.5 pr-3 print:py-0.5 font-strong tabular-nums select-all">{section.number}</td>
       <td className="py-1.5 pr-3 print:py-0.5">
@@ -114,12 +125,10 @@ function Row({ place, one, isFirst, visit, choice, view, edits }: RowProps) {
           ))}
       </td>
       <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">{rooms.join(', ')}</td>
-      <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">
-        {section.instructors.join(' and ')}
-      </td>
+      <td className="py-1.5 pr-3 print:py-0.5 print:whitespace-nowrap">{joinAnd(section.instructors)}</td>
       <td className="py-1.5 pr-3 print:py-0.5 whitespace-nowrap">
         {survival?.isRegistered ? (
-          <span className="text-moss">✓ registered</span>
+          <span className="text-moss">{wording.registered}</span>
         ) : section.freeSeats === 0 ? (
           <span className="text-brick">{saySeats(section)}</span>
         ) : (

@@ -2,6 +2,7 @@ import type { Sketch } from '@/api/client';
 import { Button } from '@/ui/Button';
 import { letGo } from './edits';
 import type { Edits } from './useSketchEdits';
+import { wording } from '@/wording/domain/ChangedSections';
 type Props = { sketch: Sketch; edits: Edits };
 
 /** The sections that a sketch keeps and that are gone. */
@@ -15,12 +16,16 @@ export function ChangedSections({ sketch, edits }: Props) {
   if (sectionChanges.length === 0) return null;
   return (
     <div role="alert" className="border border-gold bg-sheet px-3 py-2 text-12">
-      <p className="font-heavy">The catalogue has changed.</p>
+      <p className="font-heavy">{wording.catalogueChanged}</p>
       <ul>
         {sectionChanges.map((one) => (
           <li key={one.number}>
-            {one.course} {one.label} ({one.number}), which you keep,{' '}
-            {one.isGone ? 'is not offered any more.' : 'meets at other hours now.'}
+            {wording.whichKeep(
+              one.course,
+              one.label,
+              one.number,
+              one.isGone ? wording.notOfferedAnyMore : wording.meetsAtOtherHoursNow,
+            )}
           </li>
         ))}
       </ul>
@@ -29,7 +34,7 @@ export function ChangedSections({ sketch, edits }: Props) {
           <LetGo sketch={sketch} edits={edits} />
         ) : (
           // What is gone must not be kept before anything else can be answered.
-          <Button onClick={edits.readChanges}>I have seen it</Button>
+          <Button onClick={edits.readChanges}>{wording.iHaveSeenIt}</Button>
         )}
       </div>
     </div>
@@ -39,6 +44,6 @@ export function ChangedSections({ sketch, edits }: Props) {
 export function LetGo({ sketch, edits }: Props) {
   const numbers = goneFrom(sketch).map((one) => one.number);
   return (
-    <Button onClick={() => edits.change((ask) => letGo(ask, numbers))}>Stop keeping what is gone</Button>
+    <Button onClick={() => edits.change((ask) => letGo(ask, numbers))}>{wording.stopKeepingWhatGone}</Button>
   );
 }

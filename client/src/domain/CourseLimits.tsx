@@ -1,17 +1,19 @@
 import type { Ask, Course } from '@/api/client';
-import { sayMode } from '@/lib/modes';
+import { sayMode } from '@/wording/modes';
 import { type CourseLimits as Limits, limitCourse, wantedOf } from './edits';
 import { useCampusNames } from './useCampusNames';
 import { Popover } from '@/ui/Popover';
 import { ValueList } from '@/ui/ValueList';
+import { wording } from '@/wording/domain/CourseLimits';
+import { joinOr } from '@/wording/lists';
 
 type Props = { course: Course; ask: Ask; change: (edit: (ask: Ask) => Ask) => void };
 
 const seatsChoices = [
-  { value: null, label: 'seats as the sketch says' },
-  { value: 'open', label: 'sections with a free seat' },
-  { value: 'waitlist', label: 'sections with a seat or a waitlist place' },
-  { value: 'any', label: 'full sections too' },
+  { value: null, label: wording.seatsAsSketchSays },
+  { value: 'open', label: wording.sectionsWithFreeSeat },
+  { value: 'waitlist', label: wording.sectionsWithSeatOrWaitlist },
+  { value: 'any', label: wording.fullSectionsToo },
 ];
 
 /** Limits for this course alone, as a line one edits. */
@@ -26,10 +28,10 @@ export function CourseLimits({ course, ask, change }: Props) {
   const seats = seatsChoices.find((choice) => choice.value === (wanted?.seats ?? null))!;
   return (
     <div className="mt-2 flex flex-wrap items-baseline gap-x-1.5 gap-y-1 text-12">
-      <span className="text-mute">For this course alone:</span>
-      <Limit name="Seats" text={seats.label} isSet={seats.value !== null}>
+      <span className="text-mute">{wording.forCourseAlone}</span>
+      <Limit name={wording.seats} text={seats.label} isSet={seats.value !== null}>
         <fieldset>
-          <legend className="mb-1 text-12 text-mute">Which sections may be taken</legend>
+          <legend className="mb-1 text-12 text-mute">{wording.whichSectionsMayBeTaken}</legend>
           {seatsChoices.map((choice) => (
             <label key={choice.label} className="flex items-center gap-2 py-1">
               <input
@@ -45,8 +47,8 @@ export function CourseLimits({ course, ask, change }: Props) {
       </Limit>
       {campuses.length > 1 && (
         <Limit
-          name="Campus"
-          text={wanted?.campuses.map(campusName).join(' or ') || 'any campus'}
+          name={wording.campus}
+          text={joinOr((wanted?.campuses ?? []).map(campusName)) || wording.anyCampus}
           isSet={(wanted?.campuses.length ?? 0) > 0}
         >
           <ValueList
@@ -59,8 +61,8 @@ export function CourseLimits({ course, ask, change }: Props) {
       )}
       {modes.length > 1 && (
         <Limit
-          name="Delivery mode"
-          text={wanted?.modes.map(sayMode).join(' or ') || 'any mode'}
+          name={wording.deliveryMode}
+          text={joinOr((wanted?.modes ?? []).map(sayMode)) || wording.anyMode}
           isSet={(wanted?.modes.length ?? 0) > 0}
         >
           <ValueList
@@ -73,8 +75,8 @@ export function CourseLimits({ course, ask, change }: Props) {
       )}
       {instructors.length > 1 && (
         <Limit
-          name="Instructors"
-          text={wanted?.instructors.join(' or ') || 'any instructor'}
+          name={wording.instructors}
+          text={joinOr(wanted?.instructors ?? []) || wording.anyInstructor}
           isSet={(wanted?.instructors.length ?? 0) > 0}
         >
           <ValueList
@@ -98,7 +100,7 @@ function Limit({ name, text, isSet, children }: LimitProps) {
       trigger={
         <button
           type="button"
-          aria-label={`${name}: ${text}. Change`}
+          aria-label={wording.nameTextChange(name, text)}
           className={`border-b text-left ${isSet ? 'border-plum font-heavy text-plum' : 'border-dotted border-mute font-strong'}`}
         >
           {text}

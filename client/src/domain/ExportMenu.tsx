@@ -3,6 +3,7 @@ import { download, fileName } from '@/lib/download';
 import { Menu, MenuItem, MenuLine } from '@/ui/Menu';
 import { type ExportFile, exportFiles } from './exportFiles';
 import type { Sections } from './useSections';
+import { wording } from '@/wording/domain/ExportMenu';
 
 type Props = {
   term: string;
@@ -24,7 +25,7 @@ export function ExportMenu({ term, name, numbers, sections, trigger, children }:
       download(await file.fetch(term, timetable, sections), fileName(name, file.extension));
       setProblem(null);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'The file could not be made.');
+      setProblem(error instanceof Error ? error.message : wording.fileCouldNotBeMade);
     }
   };
   return (

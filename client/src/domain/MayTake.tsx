@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { eligibilityQuery, meQuery } from '@/api/recordQueries';
-import { sayAge } from '@/lib/age';
+import { sayAge } from '@/wording/ages';
+import { wording } from '@/wording/domain/MayTake';
 
 type Props = { term: string; course: string; beside: readonly string[] };
 
@@ -13,19 +14,18 @@ export function MayTake({ term, course, beside }: Props) {
     enabled: isStudent,
   });
   if (!isStudent) return null;
-  if (isError)
-    return <p className="text-12 text-mute">The registrar does not say just now whether you may take it.</p>;
+  if (isError) return <p className="text-12 text-mute">{wording.registrarDoesNotSayJust}</p>;
   const found = data?.courses[0];
   if (!found) return null;
   return (
     <div className="mt-2">
       {found.mayTake ? (
         <p>
-          <span className="font-strong text-moss">You may take it.</span> {found.ifPassed}
+          <span className="font-strong text-moss">{wording.mayTake}</span> {found.ifPassed}
         </p>
       ) : (
         <>
-          <p className="font-strong text-brick">You may not take it as things are</p>
+          <p className="font-strong text-brick">{wording.mayNotTakeAsThings}</p>
           <ul>
             {found.findings.map((finding) => (
               <li key={finding.sentence}>{finding.sentence}</li>
@@ -34,9 +34,7 @@ export function MayTake({ term, course, beside }: Props) {
         </>
       )}
       {!data.isCurrent && (
-        <p className="text-mute">
-          By your record {sayAge(data.asOf, dataUpdatedAt)}; the registrar does not answer.
-        </p>
+        <p className="text-mute">{wording.byRecordRegistrarDoes(sayAge(data.asOf, dataUpdatedAt))}</p>
       )}
     </div>
   );

@@ -1,3 +1,4 @@
+import { wording } from '@/wording/domain/SavedState';
 type Props = { edits: { isSaving: boolean; isFailing: boolean }; className?: string };
 
 /** Whether what is in view is saved; why not stands above the place. */
@@ -7,7 +8,7 @@ export function SavedState({ edits, className = '' }: Props) {
       role="status"
       className={`text-12 ${edits.isFailing ? 'font-strong text-brick' : 'text-mute'} ${className}`}
     >
-      {edits.isFailing ? 'Not saved' : edits.isSaving ? 'Saving' : 'Saved'}
+      {edits.isFailing ? wording.notSaved : edits.isSaving ? wording.saving : wording.saved}
     </span>
   );
 }

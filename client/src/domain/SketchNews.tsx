@@ -1,6 +1,8 @@
 import type { Sketch } from '@/api/client';
 import { ChangedSections } from './ChangedSections';
 import type { Edits } from './useSketchEdits';
+import { wording } from '@/wording/domain/SketchNews';
+import { common } from '@/wording/common';
 
 type Props = { sketch: Sketch; edits: Edits };
 
@@ -20,16 +22,16 @@ function DroppedParts({ sketch: { dropped } }: { sketch: Sketch }) {
   if (dropped.length === 0) return null;
   return (
     <div role="alert" className="border border-gold bg-sheet px-3 py-2 text-12">
-      <p className="font-heavy">Some of this sketch can no longer be read, and is left out.</p>
+      <p className="font-heavy">{wording.someOfSketchCanNo}</p>
       <ul>
         {dropped.slice(0, mostNamed).map(({ path, found, expected }) => (
           <li key={path} className="break-words">
-            {path}: {found}, where {expected} is expected
+            {wording.whereExpected(path, found, expected)}
           </li>
         ))}
       </ul>
-      {dropped.length > mostNamed && <p>and {dropped.length - mostNamed} more</p>}
-      <p className="text-mute">Your next change saves the sketch without it.</p>
+      {dropped.length > mostNamed && <p>{common.andMore(dropped.length - mostNamed)}</p>}
+      <p className="text-mute">{wording.nextChangeSavesSketchWithout}</p>
     </div>
   );
 }

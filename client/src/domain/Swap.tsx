@@ -3,6 +3,7 @@ import { sayComponentInline } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
 import { placed, type Sections } from './useSections';
 import { sayAll } from './rulePaths';
+import { wording } from '@/wording/domain/Swap';
 
 type Props = {
   held: readonly SeenSection[];
@@ -25,14 +26,18 @@ export function Swap({ held, instead, sections }: Props) {
     <span>
       {courses
         .map((course) => {
-          const its = coming.filter((section) => section.course === course);
-          return `${course} ${its.map((one) => `${sayComponentInline(one)} (${one.number}), ${sayMeetings(one)}`).join(', and ')}`;
+          const own = coming.filter((section) => section.course === course);
+          return `${course} ${own.map((one) => `${sayComponentInline(one)} (${one.number}), ${sayMeetings(one)}`).join(wording.and)}`;
         })
         .join('; ')}
       {going.length > 0 &&
-        `, instead of ${sayAll(going.map((one) => `${courses.length > 1 ? `${one.course} ` : ''}${sayComponentInline(one)}`))}`}
-      {gone.length > 0 && <span className="text-brick"> — gone from the catalogue</span>}
-      {full.length > 0 && <span className="text-brick"> — full by now</span>}
+        wording.insteadOf(
+          sayAll(
+            going.map((one) => `${courses.length > 1 ? `${one.course} ` : ''}${sayComponentInline(one)}`),
+          ),
+        )}
+      {gone.length > 0 && <span className="text-brick">{wording.goneFromCatalogue}</span>}
+      {full.length > 0 && <span className="text-brick">{wording.fullByNow}</span>}
     </span>
   );
 }

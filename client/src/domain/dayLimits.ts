@@ -1,7 +1,11 @@
 import type { Ask } from '@/api/client';
-import { countOf } from '@/lib/count';
-import { type Day, daysOf, sayDays } from '@/lib/days';
-import { minuteOf, sayLength, sayTime } from '@/lib/time';
+import { type Day, daysOf } from '@/lib/days';
+import { sayDays } from '@/wording/days';
+import { minuteOf } from '@/lib/time';
+import { sayLength, sayTime } from '@/wording/times';
+import { wording } from '@/wording/domain/dayLimits';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 export type DayLimits = Ask['dayLimits'];
 export type DayLimit = keyof DayLimits;
@@ -20,57 +24,57 @@ type Described<Value> = {
 
 const described: { [Limit in DayLimit]: Described<DayLimits[Limit]> } = {
   earliestStart: {
-    label: 'Earliest start',
+    label: wording.earliestStart,
     none: null,
     start: '09:00',
-    say: (time) => `No class before ${sayTime(minuteOf(time))}`,
+    say: (time) => wording.noClassBefore(sayTime(minuteOf(time))),
   },
   latestEnd: {
-    label: 'Latest end',
+    label: wording.latestEnd,
     none: null,
     start: '18:00',
-    say: (time) => `No class after ${sayTime(minuteOf(time))}`,
+    say: (time) => wording.noClassAfter(sayTime(minuteOf(time))),
   },
   daysOff: {
-    label: 'Days off',
+    label: common.daysOff,
     none: [],
     start: ['fri'] satisfies Day[],
-    say: (days) => `Off: ${sayDays(daysOf(days))}`,
+    say: (days) => wording.offDays(sayDays(daysOf(days))),
   },
   maxDays: {
-    label: 'Most class days',
+    label: wording.mostClassDays,
     none: null,
     start: 4,
-    say: (days) => `At most ${countOf(days, 'class day')} a week`,
-    input: { label: 'At most', unit: 'class days a week', most: 7, step: 1 },
+    say: (days) => wording.atMostWeek(counted.classDays(days)),
+    input: { label: common.atMost, unit: wording.classDaysWeek, most: 7, step: 1 },
   },
   maxMinutesPerDay: {
-    label: 'Most class a day',
+    label: wording.mostClassDay,
     none: null,
     start: 360,
-    say: (minutes) => `At most ${sayLength(minutes)} of class a day`,
-    input: { label: 'At most', unit: 'minutes of class a day', most: 1440, step: 15 },
+    say: (minutes) => wording.atMostOfClassDay(sayLength(minutes)),
+    input: { label: common.atMost, unit: wording.minutesOfClassDay, most: 1440, step: 15 },
   },
   maxStretchMinutes: {
-    label: 'Longest unbroken stretch',
+    label: wording.longestUnbrokenStretch,
     none: null,
     start: 240,
-    say: (minutes) => `At most ${sayLength(minutes)} without a pause`,
-    input: { label: 'At most', unit: 'minutes without a pause', most: 1440, step: 15 },
+    say: (minutes) => wording.atMostWithoutPause(sayLength(minutes)),
+    input: { label: common.atMost, unit: wording.minutesWithoutPause, most: 1440, step: 15 },
   },
   minutesBetween: {
-    label: 'Minutes between classes',
+    label: wording.minutesBetweenClasses,
     none: 0,
     start: 10,
-    say: (minutes) => `${minutes} min between classes`,
-    input: { label: 'At least', unit: 'minutes between classes', most: 240, step: 5 },
+    say: (minutes) => wording.minBetweenClasses(minutes),
+    input: { label: common.atLeast, unit: wording.minutesBetween, most: 240, step: 5 },
   },
   restMinutes: {
-    label: 'Rest between days',
+    label: wording.restBetweenDays,
     none: null,
     start: 720,
-    say: (minutes) => `${sayLength(minutes)} of rest between days`,
-    input: { label: 'At least', unit: 'minutes from one day to the next', most: 1440, step: 15 },
+    say: (minutes) => wording.ofRestBetweenDays(sayLength(minutes)),
+    input: { label: common.atLeast, unit: wording.minutesFromOneDay, most: 1440, step: 15 },
   },
 };
 

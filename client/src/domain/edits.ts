@@ -1,14 +1,15 @@
 import type { Ask, Break, TimeBlock, WantedCourse } from '@/api/client';
 import { isSame } from '@/lib/isSame';
+import { wording } from '@/wording/domain/edits';
 
 // Changes to an ask, each giving a new one.
 
 export type Role = 'must' | 'ifItFits' | 'setAside';
 
 export const roles: { value: Role; label: string }[] = [
-  { value: 'must', label: 'Must' },
-  { value: 'ifItFits', label: 'If it fits' },
-  { value: 'setAside', label: 'Set aside' },
+  { value: 'must', label: wording.must },
+  { value: 'ifItFits', label: wording.ifFits },
+  { value: 'setAside', label: wording.setAside },
 ];
 
 export function isRole(text: string): text is Role {

@@ -1,5 +1,6 @@
 import { call, http } from '@/api/client';
 import { placed, type Sections } from './useSections';
+import { wording } from '@/wording/domain/exportFiles';
 
 /** A kind of file that a timetable is given as. */
 export type ExportFile = {
@@ -11,24 +12,24 @@ export type ExportFile = {
 /** What a timetable can be given as, in the order of the menu. */
 export const exportFiles: readonly ExportFile[] = [
   {
-    label: 'Calendar (.ics)',
+    label: wording.calendarIcs,
     extension: 'ics',
     fetch: (term, body) => call(http.POST('/api/terms/{term}/timetable/ics', request(term, body))),
   },
   {
-    label: 'Spreadsheet (.csv)',
+    label: wording.spreadsheetCsv,
     extension: 'csv',
     fetch: (term, body) => call(http.POST('/api/terms/{term}/timetable/csv', request(term, body))),
   },
   {
-    label: 'Plain text (.txt)',
+    label: wording.plainTextTxt,
     extension: 'txt',
     fetch: (term, body) => call(http.POST('/api/terms/{term}/timetable/txt', request(term, body))),
   },
-  picture('Picture (.png)', 'png', 'light'),
-  picture('Picture, dark (.png)', 'png', 'dark'),
-  picture('Drawing (.svg)', 'svg', 'light'),
-  picture('Drawing, dark (.svg)', 'svg', 'dark'),
+  picture(wording.picturePng, 'png', 'light'),
+  picture(wording.pictureDarkPng, 'png', 'dark'),
+  picture(wording.drawingSvg, 'svg', 'light'),
+  picture(wording.drawingDarkSvg, 'svg', 'dark'),
 ];
 
 /** A picture of the week, in the colours that the courses have here. */

@@ -4,7 +4,7 @@ import { addCourse, chooseBetween, limitCourse, markSection, wantedOf } from './
 import { cardFacts, factsOf, sayFacts } from './facts';
 import { sayTenths } from './measures';
 import { sayLimits, sayTake } from './limits';
-import { differsInWeightsAlone, isPlace, nearest } from './places';
+import { differsInWeightsAlone, isWalkPosition, nearest } from './walkPosition';
 import { sayBroken } from './sayBroken';
 import { noMeasures, testAsk, testWeights } from './testAsk';
 
@@ -97,7 +97,7 @@ describe('what is asked of one course', () => {
   });
 });
 
-describe('the place in view', () => {
+describe('the position in view', () => {
   const of = (...sections: string[]) => ({ sections }) as Ranked;
 
   it('goes on at the timetable that shares the most, the best of those', () => {
@@ -107,15 +107,15 @@ describe('the place in view', () => {
   });
 
   it('is only taken from the browser in its own shape', () => {
-    expect(isPlace({ key: 'k', place: 1, sections: ['1'] })).toBe(true);
+    expect(isWalkPosition({ key: 'k', position: 1, sections: ['1'] })).toBe(true);
     for (const wrong of [
       null,
       1,
       {},
-      { key: 'k', place: '1', sections: [] },
-      { key: 'k', place: 1, sections: [1] },
+      { key: 'k', position: '1', sections: [] },
+      { key: 'k', position: 1, sections: [1] },
     ])
-      expect(isPlace(wrong)).toBe(false);
+      expect(isWalkPosition(wrong)).toBe(false);
   });
 
   it('stays with other weights, and is another with another rule', () => {

@@ -1,7 +1,11 @@
 import type { Ranked } from '@/api/client';
-import { countOf, sayCount } from '@/lib/count';
-import { minuteOf, sayHours, sayLength } from '@/lib/time';
+import { sayCount } from '@/wording/counts';
+import { minuteOf } from '@/lib/time';
+import { sayHours, sayLength } from '@/wording/times';
 import { type MeasureSaid, measureList, sayTenths, type Weights } from './measures';
+import { wording } from '@/wording/domain/facts';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 const factsOnCard = 4;
 
@@ -11,16 +15,18 @@ export type Fact = { name: string; value: string };
 export function factsOf({ measures, credits }: Pick<Ranked, 'measures' | 'credits'>): Fact[] {
   const { earliestStart, latestEnd } = measures;
   return [
-    { name: 'with class', value: countOf(measures.classDays, 'day') },
+    { name: wording.withClass, value: counted.days(measures.classDays) },
     {
-      name: 'first to last',
+      name: wording.firstToLast,
       value:
-        earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours',
+        earliestStart && latestEnd
+          ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd))
+          : common.noSetHours,
     },
-    { name: 'idle a week', value: sayLength(measures.idleMinutes) },
-    { name: 'campus moves a week', value: sayTenths(measures.campusMovesTenths) },
-    { name: 'fewest seats left', value: sayCount(measures.seatsToSpare) },
-    { name: 'credits', value: String(credits) },
+    { name: wording.idleWeek, value: sayLength(measures.idleMinutes) },
+    { name: wording.campusMovesWeek, value: sayTenths(measures.campusMovesTenths) },
+    { name: wording.fewestSeatsLeft, value: sayCount(measures.seatsToSpare) },
+    { name: wording.creditsName, value: String(credits) },
   ];
 }
 
@@ -28,12 +34,12 @@ export function factsOf({ measures, credits }: Pick<Ranked, 'measures' | 'credit
 export function sayFacts({ measures, credits }: Pick<Ranked, 'measures' | 'credits'>): string {
   const { earliestStart, latestEnd } = measures;
   return [
-    `${countOf(measures.classDays, 'day')} with class`,
-    earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours',
-    `${sayLength(measures.idleMinutes)} idle a week`,
-    `${sayTenths(measures.campusMovesTenths)} campus moves a week`,
-    `${countOf(measures.seatsToSpare, 'seat')} left in the fullest section`,
-    `${credits} credits`,
+    wording.daysWithClass(counted.days(measures.classDays)),
+    earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : common.noSetHours,
+    wording.idle(sayLength(measures.idleMinutes)),
+    wording.campusMoves(sayTenths(measures.campusMovesTenths)),
+    wording.leftInFullestSection(counted.seats(measures.seatsToSpare)),
+    wording.credits(credits),
   ].join(' · ');
 }
 

@@ -1,6 +1,8 @@
 import type { Ask, Course, WantedCourse } from '@/api/client';
-import { sayMode } from '@/lib/modes';
+import { sayMode } from '@/wording/modes';
 import { eitherOrOf } from './edits';
+import { wording } from '@/wording/domain/limits';
+import { joinOr } from '@/wording/lists';
 
 /** What a sketch asks of one course beyond taking it, a short line each. */
 export function sayLimits(
@@ -13,27 +15,27 @@ export function sayLimits(
   const choice = eitherOrOf(ask, wanted.course);
   const lines = [
     choice && sayChoice(choice, wanted.course),
-    wanted.keep.length > 0 && `keeps ${wanted.keep.map(label).join(', ')}`,
-    wanted.ruleOut.length > 0 && `without ${wanted.ruleOut.map(label).join(', ')}`,
-    wanted.instructors.length > 0 && `only with ${wanted.instructors.join(' or ')}`,
-    wanted.modes.length > 0 && `only ${wanted.modes.map(sayMode).join(' or ')}`,
-    wanted.campuses.length > 0 && `only on ${wanted.campuses.map(campusName).join(' or ')}`,
+    wanted.keep.length > 0 && wording.keepsKeep(wanted.keep.map(label).join(', ')),
+    wanted.ruleOut.length > 0 && wording.withoutRuleOut(wanted.ruleOut.map(label).join(', ')),
+    wanted.instructors.length > 0 && wording.onlyWith(joinOr(wanted.instructors)),
+    wanted.modes.length > 0 && wording.onlyModes(joinOr(wanted.modes.map(sayMode))),
+    wanted.campuses.length > 0 && wording.onlyOn(joinOr(wanted.campuses.map(campusName))),
     wanted.seats !== null && saySeats(wanted.seats),
   ];
   return lines.filter((line) => typeof line === 'string');
 }
 
 function sayChoice(choice: Ask['eitherOr'][number], course: string): string {
-  const others = choice.courses.filter((other) => other !== course).join(' or ');
-  return `${sayTake(choice.take)} of this or ${others}`;
+  const others = joinOr(choice.courses.filter((other) => other !== course));
+  return wording.ofOr(sayTake(choice.take), others);
 }
 
 /** How many courses a choice takes, "1" or "1 to 2". */
 export function sayTake({ min, max }: Ask['eitherOr'][number]['take']): string {
-  return min === max ? String(min) : `${min} to ${max}`;
+  return min === max ? String(min) : wording.minMax(min, max);
 }
 
 function saySeats(rule: string): string {
-  if (rule === 'open') return 'only with a free seat';
-  return rule === 'waitlist' ? 'with a seat or a place in the waitlist' : 'full sections too';
+  if (rule === 'open') return wording.onlyWithFreeSeat;
+  return rule === 'waitlist' ? wording.withSeatOrPlace : wording.fullSectionsToo;
 }

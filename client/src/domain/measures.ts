@@ -1,6 +1,10 @@
 import type { Ask, Measures } from '@/api/client';
-import { countOf, sayCount } from '@/lib/count';
-import { minuteOf, sayHours, sayLength, sayTime } from '@/lib/time';
+import { sayCount } from '@/wording/counts';
+import { minuteOf } from '@/lib/time';
+import { sayHours, sayLength, sayTime } from '@/wording/times';
+import { wording } from '@/wording/domain/measures';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 export type Weights = Ask['weights'];
 
@@ -21,82 +25,82 @@ export const sayTenths = (tenths: number) => String(tenths / 10);
 
 /** First to last, on one card for both. */
 const hours = ({ earliestStart, latestEnd }: Measures) =>
-  earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : 'no set hours';
+  earliestStart && latestEnd ? sayHours(minuteOf(earliestStart), minuteOf(latestEnd)) : common.noSetHours;
 
 /** All measures, in the order in which they stand wherever they are listed. */
 export const measureList = {
   classDays: {
-    name: 'Days with class',
+    name: wording.daysWithClass,
     say: count,
-    weight: { name: 'classDays', gives: 'Fewer days' },
-    card: ({ classDays }) => countOf(classDays, 'day'),
+    weight: { name: 'classDays', gives: wording.fewerDays },
+    card: ({ classDays }) => counted.days(classDays),
   },
   idleMinutes: {
-    name: 'Between classes a week',
+    name: wording.betweenClassesWeek,
     say: sayLength,
-    weight: { name: 'idle', gives: 'Less idle time' },
-    card: ({ idleMinutes }) => `idle ${sayLength(idleMinutes)}`,
+    weight: { name: 'idle', gives: wording.lessIdleTime },
+    card: ({ idleMinutes }) => wording.idleLength(sayLength(idleMinutes)),
   },
   earliestStart: {
-    name: 'First class starts',
+    name: wording.firstClassStarts,
     say: sayTime,
-    weight: { name: 'laterStart', gives: 'Later start' },
+    weight: { name: 'laterStart', gives: wording.laterStart },
     card: hours,
   },
   latestEnd: {
-    name: 'Last class ends',
+    name: wording.lastClassEnds,
     say: sayTime,
-    weight: { name: 'earlierFinish', gives: 'Earlier finish' },
+    weight: { name: 'earlierFinish', gives: wording.earlierFinish },
     card: hours,
   },
-  longestDay: { name: 'Longest day', say: sayLength },
+  longestDay: { name: wording.longestDay, say: sayLength },
   longestStretch: {
-    name: 'Longest without a pause',
+    name: wording.longestWithoutPause,
     say: sayLength,
-    weight: { name: 'stretch', gives: 'Shorter stretches' },
-    card: ({ longestStretch }) => `${sayLength(longestStretch)} unbroken`,
+    weight: { name: 'stretch', gives: wording.shorterStretches },
+    card: ({ longestStretch }) => wording.lengthUnbroken(sayLength(longestStretch)),
   },
   campusMovesTenths: {
-    name: 'Campus moves a week',
+    name: wording.campusMovesWeek,
     say: sayTenths,
-    weight: { name: 'moves', gives: 'Fewer moves' },
-    card: ({ campusMovesTenths }) =>
-      `${sayTenths(campusMovesTenths)} ${campusMovesTenths === 10 ? 'move' : 'moves'}`,
+    weight: { name: 'moves', gives: wording.fewerMoves },
+    card: ({ campusMovesTenths }) => wording.moves(sayTenths(campusMovesTenths), campusMovesTenths === 10),
   },
   softMinutes: {
-    name: 'In rather-not hours a week',
+    name: wording.inRatherNotHoursWeek,
     say: sayLength,
-    weight: { name: 'soft', gives: 'Rather-not hours' },
-    card: ({ softMinutes }) => (softMinutes > 0 ? `${sayLength(softMinutes)} rather not` : null),
+    weight: { name: 'soft', gives: wording.ratherNotHours },
+    card: ({ softMinutes }) => (softMinutes > 0 ? wording.ratherNot(sayLength(softMinutes)) : null),
   },
   breaksMissed: {
-    name: 'Breaks missed a week',
+    name: wording.breaksMissedWeek,
     say: count,
-    weight: { name: 'breaksMissed', gives: 'Wished breaks' },
-    card: ({ breaksMissed }) => (breaksMissed > 0 ? `${countOf(breaksMissed, 'break')} missed` : null),
+    weight: { name: 'breaksMissed', gives: wording.wishedBreaks },
+    card: ({ breaksMissed }) =>
+      breaksMissed > 0 ? wording.breaksMissed(counted.breaks(breaksMissed)) : null,
   },
   seatsToSpare: {
-    name: 'Fewest seats left',
+    name: wording.fewestSeatsLeft,
     say: count,
-    weight: { name: 'seats', gives: 'Seats to spare' },
-    card: ({ seatsToSpare }) => `${countOf(seatsToSpare, 'seat')} spare`,
+    weight: { name: 'seats', gives: wording.seatsToSpare },
+    card: ({ seatsToSpare }) => wording.seatsSpare(counted.seats(seatsToSpare)),
   },
   awayMinutes: {
-    name: 'Away from your campus a week',
+    name: wording.awayFromCampusWeek,
     say: sayLength,
-    weight: { name: 'away', gives: 'Preferred campus' },
-    card: ({ awayMinutes }) => `${sayLength(awayMinutes)} away`,
+    weight: { name: 'away', gives: wording.preferredCampus },
+    card: ({ awayMinutes }) => wording.lengthAway(sayLength(awayMinutes)),
   },
   onTheWayMinutes: {
-    name: 'On the way a week',
+    name: wording.onWayWeek,
     say: sayLength,
-    weight: { name: 'onTheWay', gives: 'Less on the way' },
-    card: ({ onTheWayMinutes }) => `${sayLength(onTheWayMinutes)} on the way`,
+    weight: { name: 'onTheWay', gives: wording.lessOnWay },
+    card: ({ onTheWayMinutes }) => wording.onWay(sayLength(onTheWayMinutes)),
   },
   wantedTaken: {
-    name: 'Courses taken',
+    name: wording.coursesTaken,
     say: count,
-    weight: { name: 'wanted', gives: 'More courses' },
+    weight: { name: 'wanted', gives: wording.moreCourses },
   },
 } satisfies Record<keyof Measures, MeasureSaid>;
 

@@ -16,11 +16,11 @@ const timetable = (id: string, ...numbers: string[]): PutBy => ({
   note: '',
   sections: numbers.map(seen),
 });
-const place = (id: string) => ({ sketch: 's', timetable: id });
+const entry = (id: string) => ({ sketch: 's', timetable: id });
 const none: Picks = { lineUp: [], baseline: null, choice: null };
 const many = (count: number): Picks => ({
   ...none,
-  lineUp: Array.from({ length: count }, (_, i) => place(`t${i}`)),
+  lineUp: Array.from({ length: count }, (_, i) => entry(`t${i}`)),
 });
 
 describe('the shortlist', () => {
@@ -40,13 +40,13 @@ describe('the shortlist', () => {
 describe('the line-up', () => {
   it('holds each timetable once and eight at most', () => {
     const shown = many(8).lineUp;
-    expect(lineUp(many(2), place('t0'), shown).lineUp).toHaveLength(2);
-    expect(lineUp(many(8), place('new'), shown).lineUp).toHaveLength(8);
-    expect(lineUp(many(7), place('new'), shown).lineUp.at(-1)).toEqual(place('new'));
+    expect(lineUp(many(2), entry('t0'), shown).lineUp).toHaveLength(2);
+    expect(lineUp(many(8), entry('new'), shown).lineUp).toHaveLength(8);
+    expect(lineUp(many(7), entry('new'), shown).lineUp.at(-1)).toEqual(entry('new'));
   });
 
   it('gives the room of what is gone to what comes', () => {
-    expect(lineUp(many(8), place('new'), many(3).lineUp).lineUp).toEqual([...many(3).lineUp, place('new')]);
+    expect(lineUp(many(8), entry('new'), many(3).lineUp).lineUp).toEqual([...many(3).lineUp, entry('new')]);
   });
 
   it('leaves out what is gone from its shortlist, and names the others in their order', () => {
@@ -58,11 +58,11 @@ describe('the line-up', () => {
   });
 
   it('takes the baseline out with its lane', () => {
-    const picks = setBaseline(many(3), place('t1'));
-    expect(takeOut(picks, place('t1')).baseline).toBeNull();
-    expect(takeOut(picks, place('t0')).baseline).toEqual(place('t1'));
-    expect(setBaseline(picks, place('t1')).baseline).toBeNull();
-    expect(moveLane(picks, place('t2'), place('t0')).lineUp[0]).toEqual(place('t2'));
+    const picks = setBaseline(many(3), entry('t1'));
+    expect(takeOut(picks, entry('t1')).baseline).toBeNull();
+    expect(takeOut(picks, entry('t0')).baseline).toEqual(entry('t1'));
+    expect(setBaseline(picks, entry('t1')).baseline).toBeNull();
+    expect(moveLane(picks, entry('t2'), entry('t0')).lineUp[0]).toEqual(entry('t2'));
   });
 });
 

@@ -1,25 +1,25 @@
-import type { Choice, LineUpPlace, Picks, PutBy, SeenSection, Sketch } from '@/api/client';
+import type { Choice, LineUpEntry, Picks, PutBy, SeenSection, Sketch } from '@/api/client';
 
 /** The most timetables in a line-up. */
 export const mostInLineUp = 8;
 
-const isSame = (one: LineUpPlace, other: LineUpPlace) =>
+const isSame = (one: LineUpEntry, other: LineUpEntry) =>
   one.sketch === other.sketch && one.timetable === other.timetable;
 
-export function isInLineUp(picks: Picks, place: LineUpPlace): boolean {
-  return picks.lineUp.some((one) => isSame(one, place));
+export function isInLineUp(picks: Picks, entry: LineUpEntry): boolean {
+  return picks.lineUp.some((one) => isSame(one, entry));
 }
 
 /** A timetable of the line-up, with the sketch from whose shortlist it comes. */
-export type Lane = { place: LineUpPlace; sketch: Sketch; timetable: PutBy; letter: string };
+export type Lane = { entry: LineUpEntry; sketch: Sketch; timetable: PutBy; letter: string };
 
-/** The timetables of the line-up in their order; those whose sketch or place on a shortlist is gone are left out. */
+/** The timetables of the line-up in their order; those whose sketch or timetable is gone are left out. */
 export function lanesOf(picks: Picks, sketches: readonly Sketch[]): Lane[] {
   return picks.lineUp
-    .flatMap((place) => {
-      const sketch = sketches.find((one) => one.id === place.sketch);
-      const timetable = sketch?.shortlist.find((one) => one.id === place.timetable);
-      return sketch && timetable ? [{ place, sketch, timetable }] : [];
+    .flatMap((entry) => {
+      const sketch = sketches.find((one) => one.id === entry.sketch);
+      const timetable = sketch?.shortlist.find((one) => one.id === entry.timetable);
+      return sketch && timetable ? [{ entry, sketch, timetable }] : [];
     })
     .map((lane, i) => ({ ...lane, letter: 'ABCDEFGH'[i]! }));
 }
@@ -27,35 +27,35 @@ export function lanesOf(picks: Picks, sketches: readonly Sketch[]): Lane[] {
 // Changes to what is picked, each giving it anew.
 
 /** In the line-up, at its end. What is there and seen no more makes room for it. */
-export function lineUp(picks: Picks, place: LineUpPlace, shown: readonly LineUpPlace[]): Picks {
-  if (isInLineUp(picks, place)) return picks;
+export function lineUp(picks: Picks, entry: LineUpEntry, shown: readonly LineUpEntry[]): Picks {
+  if (isInLineUp(picks, entry)) return picks;
   const kept =
     picks.lineUp.length < mostInLineUp
       ? picks.lineUp
       : picks.lineUp.filter((one) => shown.some((other) => isSame(one, other)));
-  return kept.length >= mostInLineUp ? picks : { ...picks, lineUp: [...kept, place] };
+  return kept.length >= mostInLineUp ? picks : { ...picks, lineUp: [...kept, entry] };
 }
 
-export function takeOut(picks: Picks, place: LineUpPlace): Picks {
+export function takeOut(picks: Picks, entry: LineUpEntry): Picks {
   return {
     ...picks,
-    lineUp: picks.lineUp.filter((one) => !isSame(one, place)),
-    baseline: picks.baseline && isSame(picks.baseline, place) ? null : picks.baseline,
+    lineUp: picks.lineUp.filter((one) => !isSame(one, entry)),
+    baseline: picks.baseline && isSame(picks.baseline, entry) ? null : picks.baseline,
   };
 }
 
-/** One place of the line-up put where another stands. */
-export function moveLane(picks: Picks, place: LineUpPlace, before: LineUpPlace): Picks {
-  const from = picks.lineUp.findIndex((one) => isSame(one, place));
+/** One entry of the line-up put where another stands. */
+export function moveLane(picks: Picks, entry: LineUpEntry, before: LineUpEntry): Picks {
+  const from = picks.lineUp.findIndex((one) => isSame(one, entry));
   const to = picks.lineUp.findIndex((one) => isSame(one, before));
   if (from < 0 || to < 0) return picks;
   return { ...picks, lineUp: picks.lineUp.toSpliced(from, 1).toSpliced(to, 0, picks.lineUp[from]!) };
 }
 
 /** The lane that the others are held against; the same one again, and none is. */
-export function setBaseline(picks: Picks, place: LineUpPlace): Picks {
-  const isBaseline = picks.baseline !== null && isSame(picks.baseline, place);
-  return { ...picks, baseline: isBaseline ? null : place };
+export function setBaseline(picks: Picks, entry: LineUpEntry): Picks {
+  const isBaseline = picks.baseline !== null && isSame(picks.baseline, entry);
+  return { ...picks, baseline: isBaseline ? null : entry };
 }
 
 /** The choice. What was prepared for another one goes with it. */

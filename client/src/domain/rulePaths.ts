@@ -1,31 +1,33 @@
 import type { Ask } from '@/api/client';
-import { countOf } from '@/lib/count';
 import type { Rule } from './rules';
+import { wording } from '@/wording/domain/rulePaths';
+import { counted } from '@/wording/counted';
+import { joinOr } from '@/wording/lists';
 
 /** A rule as one reads it inside a sentence, and the change that lifts it. */
 export type PathWords = { name: string; lift: string };
 
 const ofCourse: Record<string, (one: Ask['wanted'][number]) => PathWords> = {
   keep: ({ course, keep }) => ({
-    name: `the ${keep.length === 1 ? 'section' : countOf(keep.length, 'section')} you keep of ${course}`,
-    lift: `Stop keeping sections of ${course}`,
+    name: wording.keepOf(keep.length === 1 ? 'section' : counted.sections(keep.length), course),
+    lift: wording.stopKeepingSections(course),
   }),
   ruleOut: ({ course }) => ({
-    name: `the sections of ${course} you ruled out`,
-    lift: `Allow the sections of ${course} you ruled out`,
+    name: wording.sectionsOfRuledOut(course),
+    lift: wording.allowSectionsOfRuledOut(course),
   }),
   instructors: ({ course }) => ({
-    name: `the instructors you want for ${course}`,
-    lift: `Allow any instructor for ${course}`,
+    name: wording.instructorsWant(course),
+    lift: wording.allowAnyInstructor(course),
   }),
-  modes: ({ course }) => ({ name: `how you want ${course} taught`, lift: `Allow any mode for ${course}` }),
+  modes: ({ course }) => ({ name: wording.howWantTaught(course), lift: wording.allowAnyMode(course) }),
   campuses: ({ course }) => ({
-    name: `the campus you want for ${course}`,
-    lift: `Allow any campus for ${course}`,
+    name: wording.campusWant(course),
+    lift: wording.allowAnyCampus(course),
   }),
   seats: ({ course }) => ({
-    name: `your seats rule for ${course}`,
-    lift: `Allow full sections of ${course}`,
+    name: wording.seatsRule(course),
+    lift: wording.allowFullSections(course),
   }),
 };
 
@@ -34,18 +36,21 @@ export function sayPath(path: string, ask: Ask, rules: readonly Rule[]): PathWor
   const rule = rules.find((one) => one.path === path);
   if (rule) {
     const name = `“${rule.text}”`;
-    return { name, lift: rule.what.kind === 'seats' ? 'Allow full sections too' : `Switch off ${name}` };
+    return {
+      name,
+      lift: rule.what.kind === 'seats' ? wording.allowFullSectionsToo : wording.switchOff(name),
+    };
   }
   const [, list, at, field] = /^(wanted|eitherOr)\[(\d+)\](?:\.(\w+))?$/.exec(path) ?? [];
   const index = Number(at);
   if (list === 'eitherOr') {
-    const courses = ask.eitherOr[index]?.courses.join(' or ') ?? '';
-    return { name: `the either–or of ${courses}`, lift: `Take apart the either–or of ${courses}` };
+    const courses = joinOr(ask.eitherOr[index]?.courses ?? []);
+    return { name: wording.eitherOr(courses), lift: wording.takeApartEither(courses) };
   }
   const wanted = ask.wanted[index];
   if (!wanted) return { name: path, lift: path };
   const words = field === undefined ? undefined : ofCourse[field];
-  return words ? words(wanted) : { name: wanted.course, lift: `Set ${wanted.course} aside` };
+  return words ? words(wanted) : { name: wanted.course, lift: wording.setAside(wanted.course) };
 }
 
 export function sayAll(names: readonly string[]): string {

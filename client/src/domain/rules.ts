@@ -1,11 +1,16 @@
 import type { Ask, Break, TimeBlock } from '@/api/client';
 import { sayBlock } from '@/grid/blocks';
-import { daysOf, sayDays } from '@/lib/days';
+import { daysOf } from '@/lib/days';
+import { sayDays } from '@/wording/days';
 import { isSame } from '@/lib/isSame';
-import { sayMode } from '@/lib/modes';
-import { minuteOf, sayHours, sayLength } from '@/lib/time';
+import { sayMode } from '@/wording/modes';
+import { minuteOf } from '@/lib/time';
+import { sayHours, sayLength } from '@/wording/times';
 import { type DayLimit, type DayLimits, dayLimits, noLimits, sayLimit } from './dayLimits';
 import { leaveEitherOr, replaceBlock, replaceBreak, setCampus, setLimits } from './edits';
+import { wording } from '@/wording/domain/rules';
+import { common } from '@/wording/common';
+import { joinAnd, joinOr } from '@/wording/lists';
 
 /** The rules of which there is at most one. */
 export type SingleRule =
@@ -23,19 +28,19 @@ export type Rule = {
   isSoft: boolean;
 };
 
-export type RuleGroup = 'hours' | 'days' | 'places';
+export type RuleGroup = 'hours' | 'days' | 'campuses';
 
 function isSet(limits: DayLimits, kind: DayLimit): boolean {
   return !isSame(limits[kind], noLimits[kind]);
 }
 
 export function sayBreak({ days, from, to, minutes }: Break): string {
-  return `Break: ${sayLength(minutes)} in ${sayHours(minuteOf(from), minuteOf(to))}, ${sayDays(daysOf(days))}`;
+  return wording.breakIn(sayLength(minutes), sayHours(minuteOf(from), minuteOf(to)), sayDays(daysOf(days)));
 }
 
 export function saySeatsRule(seats: string): string {
-  if (seats === 'open') return 'Only sections with a free seat';
-  return seats === 'waitlist' ? 'A free seat or a place in the waitlist' : 'Full sections too';
+  if (seats === 'open') return wording.onlySectionsWithFreeSeat;
+  return seats === 'waitlist' ? wording.freeSeatOrPlace : wording.fullSectionsToo;
 }
 
 /** The rules in a sketch's order of reading: hours by the week, then the limits of days, then places and seats. */
@@ -50,18 +55,18 @@ export function rulesOf(ask: Ask, campusName: (id: string) => string): Record<Ru
     );
   const blocks = inOrder(listed(ask.timeBlocks, off.timeBlocks, 'timeBlocks'), (block) => block.start);
   const breaks = inOrder(listed(ask.breaks, off.breaks, 'breaks'), (wanted) => wanted.from);
-  const names = (ids: readonly string[]) => ids.map(campusName).join(' and ');
+  const names = (ids: readonly string[]) => joinAnd(ids.map(campusName));
   return {
     hours: [
       ...blocks.map(({ one, path }, i): Rule => ({
-        key: `block ${JSON.stringify(one)} ${i}`,
+        key: `block-${JSON.stringify(one)} ${i}`,
         path,
         what: { kind: 'block', block: one },
-        text: `${one.strength === 'cannot' ? 'Can’t' : 'Rather not'}: ${sayBlock(one)}`,
+        text: `${one.strength === 'cannot' ? common.cant : common.ratherNot}: ${sayBlock(one)}`,
         isSoft: one.strength !== 'cannot',
       })),
       ...breaks.map(({ one, path }, i): Rule => ({
-        key: `break ${JSON.stringify(one)} ${i}`,
+        key: `break-${JSON.stringify(one)} ${i}`,
         path,
         what: { kind: 'break', wanted: one },
         text: sayBreak(one),
@@ -74,29 +79,27 @@ export function rulesOf(ask: Ask, campusName: (id: string) => string): Record<Ru
       const text = sayLimit(isOn ? ask.dayLimits : off.dayLimits, kind);
       return [single(kind, isOn ? `dayLimits.${kind}` : null, text)];
     }),
-    places: [
-      ...either(
-        'campuses',
-        'campus.allowed',
-        ask.campus.allowed,
-        off.campuses,
-        (ids) => `Only on ${names(ids)}`,
+    campuses: [
+      ...either('campuses', 'campus.allowed', ask.campus.allowed, off.campuses, (ids) =>
+        wording.onlyOn(names(ids)),
       ),
       ...(ask.campus.preferred === null
         ? []
         : [
             {
-              ...single('preferred', 'campus.preferred', `Rather on ${campusName(ask.campus.preferred)}`),
+              ...single('preferred', 'campus.preferred', wording.ratherOn(campusName(ask.campus.preferred))),
               isSoft: true,
             },
           ]),
       single(
         'travel',
         ask.campus.respectTravel ? 'campus.respectTravel' : null,
-        'Time to get between campuses',
+        wording.timeToGetBetweenCampuses,
       ),
-      single('onePerDay', ask.campus.onePerDay ? 'campus.onePerDay' : null, 'One campus a day'),
-      ...either('modes', 'modes', ask.modes, off.modes, (modes) => `Only ${modes.map(sayMode).join(' or ')}`),
+      single('onePerDay', ask.campus.onePerDay ? 'campus.onePerDay' : null, wording.oneCampusDay),
+      ...either('modes', 'modes', ask.modes, off.modes, (modes) =>
+        wording.onlyModes(joinOr(modes.map(sayMode))),
+      ),
       single(
         'seats',
         ask.seats === 'any' ? null : 'seats',
@@ -140,8 +143,9 @@ function creditsRule(ask: Ask): Rule[] {
 }
 
 export function sayCreditBounds({ min, max }: Ask['credits']): string {
-  if (min !== null && max !== null) return min === max ? `${min} credits` : `${min} to ${max} credits`;
-  return min !== null ? `At least ${min} credits` : `At most ${max} credits`;
+  if (min !== null && max !== null)
+    return min === max ? wording.credits(min) : wording.creditsFromTo(min, max);
+  return min !== null ? wording.atLeastCredits(min) : wording.atMostCredits(max ?? 0);
 }
 
 /** Switches a rule off without losing it, or on again. */
@@ -223,12 +227,12 @@ export function removeRule(ask: Ask, rule: Rule): Ask {
 /** Lifts several rules that an answer names by their paths. */
 export function liftRules(ask: Ask, paths: readonly string[], rules: readonly Rule[]): Ask {
   // The last of a list first: the places of those before it stay what they are.
-  return paths.toSorted(byPlace).reduceRight((lifted, path) => liftRule(lifted, path, rules), ask);
+  return paths.toSorted(byIndex).reduceRight((lifted, path) => liftRule(lifted, path, rules), ask);
 }
 
-function byPlace(one: string, other: string): number {
-  const placeOf = (path: string) => Number(/\[(\d+)\]/.exec(path)?.[1] ?? 0);
-  return placeOf(one) - placeOf(other);
+function byIndex(one: string, other: string): number {
+  const indexIn = (path: string) => Number(/\[(\d+)\]/.exec(path)?.[1] ?? 0);
+  return indexIn(one) - indexIn(other);
 }
 
 /** Lifts a rule that an answer names by its path: a rule is switched off, a course set aside, the rest let go. */

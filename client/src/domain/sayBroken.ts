@@ -2,6 +2,7 @@ import type { Ask, PutBy, PutByState } from '@/api/client';
 import { sayComponent } from '@/grid/classes';
 import { type Rule } from './rules';
 import { sayAll, sayPath } from './rulePaths';
+import { wording } from '@/wording/domain/sayBroken';
 
 /** What stands against a timetable put by, a sentence each, the gravest first; none where it holds. */
 export function sayBroken(one: PutBy, state: PutByState, ask: Ask, rules: readonly Rule[]): string[] {
@@ -13,17 +14,17 @@ export function sayBroken(one: PutBy, state: PutByState, ask: Ask, rules: readon
     );
   const count = (numbers: readonly string[]) => (numbers.length === 1 ? 'is' : 'are');
   return [
-    state.gone.length > 0 && `${names(state.gone)} ${count(state.gone)} gone.`,
+    state.gone.length > 0 && wording.namesCountGone(names(state.gone), count(state.gone)),
     state.moved.length > 0 &&
-      `${names(state.moved)} ${state.moved.length === 1 ? 'has' : 'have'} moved since it was put on the shortlist.`,
-    ...state.clashes.map((clash) => `${names([clash.one, clash.other])} are at the same hours.`),
+      wording.movedSincePutOnShortlist(names(state.moved), state.moved.length === 1 ? 'has' : 'have'),
+    ...state.clashes.map((clash) => wording.atSameHours(names([clash.one, clash.other]))),
     state.gone.length === 0 &&
       state.notWhole.length > 0 &&
-      `${sayAll(state.notWhole)} cannot be taken with these sections any more.`,
-    state.full.length > 0 && `${names(state.full)} ${count(state.full)} full.`,
-    ...state.broken.map((path) => `It breaks a rule: ${sayBrokenRule(path, ask, rules)}.`),
-    state.notAsked.length > 0 && `The sketch does not take ${sayAll(state.notAsked)} any more.`,
-    !state.isExact && 'There was no time to look at every rule.',
+      wording.cannotBeTakenWithThese(sayAll(state.notWhole)),
+    state.full.length > 0 && wording.namesCountFull(names(state.full), count(state.full)),
+    ...state.broken.map((path) => wording.breaksRule(sayBrokenRule(path, ask, rules))),
+    state.notAsked.length > 0 && wording.sketchDoesNotTakeAny(sayAll(state.notAsked)),
+    !state.isExact && wording.noTimeToLook,
   ].filter((text) => text !== false);
 }
 
@@ -31,5 +32,5 @@ function sayBrokenRule(path: string, ask: Ask, rules: readonly Rule[]): string {
   const index = /^wanted\[(\d+)\]$/.exec(path)?.[1];
   return index === undefined
     ? sayPath(path, ask, rules).name
-    : `${ask.wanted[Number(index)]?.course} is a must, and is not in it`;
+    : wording.mustIsNotIn(ask.wanted[Number(index)]?.course ?? '');
 }

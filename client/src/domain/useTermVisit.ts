@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import type { Sketch, Term } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import { useSketch, useSketches } from './useSketch';
+import { wording } from '@/wording/domain/useTermVisit';
 
 /** The term in the address, the sketch that is open and all others; or why they cannot be had. */
 export function useTermVisit() {
@@ -13,7 +14,7 @@ export function useTermVisit() {
   const list = useSketches(termId, term !== undefined);
   const failed = [terms, sketch, list].find((query) => query.isError && query.data === undefined);
   const problem: Error | null =
-    failed?.error ?? (terms.data && !term ? new Error(`The catalogue has no term “${termId}”.`) : null);
+    failed?.error ?? (terms.data && !term ? new Error(wording.catalogueNoTerm(termId)) : null);
   const current = sketch.data;
   return {
     problem,

@@ -15,7 +15,7 @@ import {
 } from '@/api/answerQueries';
 import { useStable } from '@/lib/useStable';
 import { recall, remember } from '@/lib/browserStore';
-import { differsInWeightsAlone, isPlace, nearest, type Place } from './places';
+import { differsInWeightsAlone, isWalkPosition, nearest, type WalkPosition } from './walkPosition';
 
 /** The timetable last in view, and the ask it was seen in. */
 type Seen = { timetable: Ranked; ask: Ask };
@@ -45,24 +45,24 @@ export type Walk = {
   /** Which of the look-alikes of its week shape is in view, from 0. */
   alike: number;
   /** To the n-th best week shape, from 0. */
-  go: (place: number) => void;
+  go: (position: number) => void;
   step: (by: 1 | -1) => void;
   /** To another timetable of the same week shape. */
   goAlike: (alike: number) => void;
   /** To one of the look-alikes of the n-th best week shape, both from 0. */
-  show: (place: number, alike: number) => void;
+  show: (position: number, alike: number) => void;
 };
 
 /** How long an ask rests until what may be wanted next is fetched. */
 const restMs = 150;
 
-/** Answers an ask live, and walks its week shapes from the best on. Each ask keeps the place where one stood in it. */
+/** Answers an ask live, and walks its week shapes from the best on. Each ask keeps the position where one stood in it. */
 export function useWalk(sketchId: string, ask: Ask): Walk {
   const client = useQueryClient();
-  const name = `place.${sketchId}`;
-  const [remembered] = useState<Place | null>(() => recall(name, isPlace));
-  const [places, setPlaces] = useState<ReadonlyMap<string, number>>(
-    () => new Map(remembered ? [[remembered.key, remembered.place]] : []),
+  const name = `position.${sketchId}`;
+  const [remembered] = useState<WalkPosition | null>(() => recall(name, isWalkPosition));
+  const [positions, setPositions] = useState<ReadonlyMap<string, number>>(
+    () => new Map(remembered ? [[remembered.key, remembered.position]] : []),
   );
   const [alikes, setAlikes] = useState<ReadonlyMap<string, number>>(new Map());
   const [lastSeen, setLastSeen] = useState<Seen | null>(null);
@@ -81,9 +81,9 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   // A new ask opens where the timetable in view stands among its best, or the one most like it.
   const shown = settled && isBehind ? settled.ask : ask;
   const shownKey = keyOf(shown);
-  const known = places.get(shownKey);
+  const known = positions.get(shownKey);
   const firstPage = useQuery({ ...shapesQuery(shown, 0), enabled: hasSome && known === undefined });
-  const [near, setNear] = useState<{ of: readonly Ranked[]; place: number } | null>(null);
+  const [near, setNear] = useState<{ of: readonly Ranked[]; position: number } | null>(null);
   if (known === undefined && firstPage.data && near?.of !== firstPage.data.timetables) {
     // Who looks at the best goes on looking at the best, and other weights alone are a question for it; who has walked
     // elsewhere stays as near to it as can be.
@@ -91,17 +91,17 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
       lastSeen !== null && (lastSeen.timetable.rank === 1 || differsInWeightsAlone(lastSeen.ask, shown));
     const held = lastSeen?.timetable.sections ?? remembered?.sections ?? [];
     const of = firstPage.data.timetables;
-    setNear({ of, place: isForBest ? 0 : nearest(of, held) });
+    setNear({ of, position: isForBest ? 0 : nearest(of, held) });
   }
-  const place = Math.min(
-    known ?? (near && near.of === firstPage.data?.timetables ? near.place : 0),
+  const position = Math.min(
+    known ?? (near && near.of === firstPage.data?.timetables ? near.position : 0),
     Math.max(0, listed - 1),
   );
 
-  const page = Math.floor(place / pageSize);
+  const page = Math.floor(position / pageSize);
   const paged = useQuery({ ...shapesQuery(shown, page), enabled: hasSome });
-  const best = paged.data?.timetables[place % pageSize];
-  const alikeKey = `${shownKey} ${place}`;
+  const best = paged.data?.timetables[position % pageSize];
+  const alikeKey = `${shownKey} ${position}`;
   const alike = alikes.get(alikeKey) ?? 0;
   const likes = useQuery({
     ...lookAlikesQuery(shown, best?.sections ?? []),
@@ -115,8 +115,8 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const inView = hasSome ? (there ?? lastSeen?.timetable ?? null) : null;
 
   useEffect(() => {
-    if (inView) remember(name, { key: shownKey, place, sections: inView.sections } satisfies Place);
-  }, [inView, name, place, shownKey]);
+    if (inView) remember(name, { key: shownKey, position, sections: inView.sections } satisfies WalkPosition);
+  }, [inView, name, position, shownKey]);
 
   // The pages around are fetched ahead, so that walking never waits; not for an ask that the next move makes old, and not
   // before what a student is waiting for.
@@ -142,13 +142,13 @@ export function useWalk(sketchId: string, ask: Ask): Walk {
   const go = (target: number) => {
     if (!settled || listed === 0) return;
     const within = Math.max(0, Math.min(listed - 1, target));
-    setPlaces((now) => new Map(now).set(shownKey, within));
+    setPositions((now) => new Map(now).set(shownKey, within));
   };
 
   const steps = useStable({
     retry: () => void query.refetch(),
     go,
-    step: (by: 1 | -1) => go(place + by),
+    step: (by: 1 | -1) => go(position + by),
     goAlike: (to: number) => setAlikes((now) => new Map(now).set(alikeKey, to)),
     show: (target: number, to: number) => {
       go(target);

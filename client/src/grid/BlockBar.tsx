@@ -1,8 +1,9 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { TimeBlock } from '@/api/client';
-import { sayHours } from '@/lib/time';
+import { sayHours } from '@/wording/times';
 import { along, type Axis, percent } from './axis';
 import { hoursOfBlock, moved, onDaysShifted, sayBlockInFull, step, stretched } from './blocks';
+import { wording } from '@/wording/grid/BlockBar';
 
 type Props = {
   axis: Axis;
@@ -74,7 +75,7 @@ export function BlockBar(props: Props) {
 function sayInside(block: TimeBlock): string {
   const { start, end } = hoursOfBlock(block);
   if (block.label !== '') return block.label;
-  return block.strength === 'cannot' ? sayHours(start, end) : 'rather not';
+  return block.strength === 'cannot' ? sayHours(start, end) : wording.ratherNot;
 }
 
 /** The block after a key, null when the key removes it, undefined when the key means nothing here. */

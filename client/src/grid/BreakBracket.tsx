@@ -1,7 +1,9 @@
 import type { Break } from '@/api/client';
-import { minuteOf, sayLength } from '@/lib/time';
+import { minuteOf } from '@/lib/time';
+import { sayLength } from '@/wording/times';
 import { along, type Axis, percent } from './axis';
 import type { Hours } from './blocks';
+import { wording } from '@/wording/grid/BreakBracket';
 
 type Props = { axis: Axis; wanted: Break; taken: readonly Hours[] };
 
@@ -10,7 +12,7 @@ export function BreakBracket({ axis, wanted, taken }: Props) {
   const from = Math.max(axis.from, minuteOf(wanted.from));
   const to = Math.min(axis.to, minuteOf(wanted.to));
   if (to <= from) return null;
-  const place = (start: number, end: number) => ({
+  const box = (start: number, end: number) => ({
     left: percent((along(axis, start) - along(axis, from)) / (along(axis, to) - along(axis, from))),
     width: percent((along(axis, end) - along(axis, start)) / (along(axis, to) - along(axis, from))),
   });
@@ -26,15 +28,15 @@ export function BreakBracket({ axis, wanted, taken }: Props) {
         <div
           key={one.start}
           className={`absolute inset-y-0 ${one.end - one.start >= wanted.minutes ? 'bg-gold/60' : 'bg-gold/20'}`}
-          style={place(one.start, one.end)}
+          style={box(one.start, one.end)}
         />
       ))}
       {/* In the free time, where no class stands; where there is none, over what takes it. */}
       <span
         className={`absolute bottom-[7px] truncate px-1 text-11 leading-tight ${room ? '' : 'bg-sheet font-strong'}`}
-        style={room ? place(room.start, room.end) : { left: 0 }}
+        style={room ? box(room.start, room.end) : { left: 0 }}
       >
-        {room ? `break ${said}` : `no break of ${said}`}
+        {room ? wording.breakSaid(said) : wording.noBreak(said)}
       </span>
     </div>
   );

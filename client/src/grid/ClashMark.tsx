@@ -1,6 +1,7 @@
 import type { Clash } from '@/api/client';
 import { minuteOf } from '@/lib/time';
 import { along, type Axis, percent } from './axis';
+import { wording } from '@/wording/grid/ClashMark';
 
 /** Where two kept sections are in each other's way, in brick with its minutes. */
 export function ClashMark({ axis, clash }: { axis: Axis; clash: Clash }) {
@@ -12,7 +13,8 @@ export function ClashMark({ axis, clash }: { axis: Axis; clash: Clash }) {
       style={{ left: percent(from), width: percent(width) }}
     >
       <span className="absolute bottom-0 left-0 rounded-[2px] bg-brick px-1 text-11 font-heavy whitespace-nowrap text-sheet">
-        {clash.minutes} min<span className="sr-only"> of conflict</span>
+        {wording.minutesMin(clash.minutes)}
+        <span className="sr-only">{wording.ofConflict}</span>
       </span>
     </div>
   );

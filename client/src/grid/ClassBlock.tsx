@@ -11,6 +11,7 @@ import {
 } from './classes';
 import { Fit } from './Fit';
 import type { Share } from './shares';
+import { wording } from '@/wording/grid/ClassBlock';
 
 export type ClassHandlers = {
   /** A class is pointed at or in focus; null when none is any more. */
@@ -34,8 +35,8 @@ const shapes: Record<string, string> = {
 };
 
 const nearWords = {
-  fits: ', of the nearest week',
-  against: ', of the nearest week, goes against what you ask',
+  fits: wording.ofNearestWeek,
+  against: wording.ofNearestWeekGoesAgainst,
 };
 
 /** A class on the grid. Its shape tells its component, its height the part of the term. */
@@ -44,7 +45,7 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
   const left = along(axis, one.start);
   const short = share.height < 1;
   const weeks = sayWeeksShort(one.weeks, weekCount);
-  const said = `${sayClass(one, weekCount)}${isKept ? ', kept' : ''}${one.near ? nearWords[one.near] : ''}`;
+  const said = `${sayClass(one, weekCount)}${isKept ? wording.kept : ''}${one.near ? nearWords[one.near] : ''}`;
   const colour = one.near
     ? `color-mix(in srgb, ${colourOf(one.colour)} 22%, var(--sheet))`
     : colourOf(one.colour);

@@ -1,6 +1,7 @@
 import type { Break, Clash, TimeBlock } from '@/api/client';
-import { type Day, daysOf, fullDay, shortDay } from '@/lib/days';
-import { sayHours } from '@/lib/time';
+import { type Day, daysOf } from '@/lib/days';
+import { fullDay, shortDay } from '@/wording/days';
+import { sayHours } from '@/wording/times';
 import type { Axis } from './axis';
 import { BlockBar } from './BlockBar';
 import { hoursOfBlock } from './blocks';
@@ -13,6 +14,7 @@ import { type Outline, Outlines } from './Outlines';
 import { useBlockFocus } from './useBlockFocus';
 import { type BlockChange, type BlocksDraft, useBlockDrag } from './useBlockDrag';
 import { DayClasses, DayName, HourLines, HourScale } from './weekParts';
+import { wording } from '@/wording/grid/HourGrid';
 
 type Props = ClassHandlers & {
   axis: Axis;
@@ -56,7 +58,7 @@ export function HourGrid(props: Props) {
 
   return (
     <section
-      aria-label="Hour grid"
+      aria-label={wording.hourGrid}
       aria-busy={props.isBusy || (draft?.blocks ?? null) !== props.answered}
       className="flex min-h-0 min-w-[720px] flex-1 flex-col pr-6"
     >

@@ -1,9 +1,11 @@
 import type { TimeBlock } from '@/api/client';
-import { type Day, daysOf, fullDay } from '@/lib/days';
-import { sayHours } from '@/lib/time';
-import { sayWeeks } from '@/lib/weeks';
+import { type Day, daysOf } from '@/lib/days';
+import { fullDay } from '@/wording/days';
+import { sayHours } from '@/wording/times';
+import { sayWeeks } from '@/wording/weeks';
 import { along, type Axis, percent } from './axis';
 import { hoursOfBlock } from './blocks';
+import { wording } from '@/wording/grid/OfferedBlocks';
 
 /** Hours that could be taken out, and whether they are picked for it. */
 export type OfferedBlock = { key: string; block: TimeBlock; isPicked: boolean; toggle: () => void };
@@ -15,12 +17,11 @@ export function OfferedBlocks({ axis, day, offered }: Props) {
   const ofDay = offered.filter(({ block }) => daysOf(block.days).includes(day));
   if (ofDay.length === 0) return null;
   return (
-    <ul className="pointer-events-none absolute inset-0 z-10" aria-label="Hours offered">
+    <ul className="pointer-events-none absolute inset-0 z-10" aria-label={wording.hoursOffered}>
       {ofDay.map(({ key, block, isPicked, toggle }) => {
         const { start, end } = hoursOfBlock(block);
         const left = along(axis, start);
-        const weeks =
-          block.weeks === null ? '' : `, ${sayWeeks(block.weeks, { one: 'week', many: 'weeks' })}`;
+        const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks)}`;
         return (
           <li
             key={key}
@@ -30,7 +31,7 @@ export function OfferedBlocks({ axis, day, offered }: Props) {
             <button
               type="button"
               aria-pressed={isPicked}
-              aria-label={`${block.label || 'Without a name'}, ${fullDay(day)} ${sayHours(start, end)}${weeks}`}
+              aria-label={`${block.label || wording.withoutName}, ${fullDay(day)} ${sayHours(start, end)}${weeks}`}
               onClick={toggle}
               onPointerDown={(event) => event.stopPropagation()}
               className={`pointer-events-auto absolute inset-0 cursor-pointer overflow-hidden border-2 text-left ${

@@ -1,8 +1,9 @@
-import { sayHours } from '@/lib/time';
+import { sayHours } from '@/wording/times';
 import { along, type Axis, percent } from './axis';
 import type { GridClass } from './classes';
-import { fullDay } from '@/lib/days';
+import { fullDay } from '@/wording/days';
 import { sayComponent } from './classes';
+import { wording } from '@/wording/grid/Outlines';
 
 /** A place where a class could be, with what choosing it would leave. */
 export type Outline = { one: GridClass; label: string; onChoose: (() => void) | null };
@@ -10,7 +11,7 @@ export type Outline = { one: GridClass; label: string; onChoose: (() => void) | 
 /** Places on one day, as outlines. */
 export function Outlines({ axis, outlines }: { axis: Axis; outlines: readonly Outline[] }) {
   return (
-    <ul className="pointer-events-none absolute inset-0 z-10" aria-label="Other places">
+    <ul className="pointer-events-none absolute inset-0 z-10" aria-label={wording.otherPlaces}>
       {outlines.map(({ one, label, onChoose }) => {
         const left = along(axis, one.start);
         const text = (
@@ -27,7 +28,13 @@ export function Outlines({ axis, outlines }: { axis: Axis; outlines: readonly Ou
             {onChoose ? (
               <button
                 type="button"
-                aria-label={`Keep ${one.course.id} ${sayComponent(one.section)}, ${fullDay(one.day)} ${sayHours(one.start, one.end)}: ${label}`}
+                aria-label={wording.keepId(
+                  one.course.id,
+                  sayComponent(one.section),
+                  fullDay(one.day),
+                  sayHours(one.start, one.end),
+                  label,
+                )}
                 onClick={onChoose}
                 onPointerDown={(event) => event.stopPropagation()}
                 className="pointer-events-auto absolute inset-0 hover:bg-plum/15"

@@ -1,4 +1,4 @@
-import { fullDay, shortDay } from '@/lib/days';
+import { fullDay, shortDay } from '@/wording/days';
 import type { Axis } from './axis';
 import type { GridClass } from './classes';
 import { DayClasses, DayName, HourLines, HourScale } from './weekParts';

@@ -1,7 +1,11 @@
 import type { TimeBlock } from '@/api/client';
-import { type Day, days, daysOf, fullDay, sayDays } from '@/lib/days';
-import { apiTime, type Minute, minuteOf, minutesPerDay, sayHours } from '@/lib/time';
-import { sayWeeks } from '@/lib/weeks';
+import { type Day, days, daysOf } from '@/lib/days';
+import { fullDay, sayDays } from '@/wording/days';
+import { apiTime, type Minute, minuteOf, minutesPerDay } from '@/lib/time';
+import { sayHours } from '@/wording/times';
+import { sayWeeks } from '@/wording/weeks';
+import { common } from '@/wording/common';
+import { joinAnd } from '@/wording/lists';
 
 /** The steps in which hours are drawn, moved and stretched; typed hours may be any. */
 export const step: Minute = 15;
@@ -55,18 +59,18 @@ export function goingOn(from: TimeBlock, to: TimeBlock): TimeBlock | null {
 
 /** The block on other days, all shifted by so many; unchanged where one would leave the week. */
 export function onDaysShifted(block: TimeBlock, by: number): TimeBlock {
-  const places = daysOf(block.days).map((day) => days.indexOf(day) + by);
-  if (places.some((place) => place < 0 || place >= days.length)) return block;
-  return { ...block, days: places.map((place) => days[place]!) };
+  const moved = daysOf(block.days).map((day) => days.indexOf(day) + by);
+  if (moved.some((day) => day < 0 || day >= days.length)) return block;
+  return { ...block, days: moved.map((day) => days[day]!) };
 }
 
 export function sayStrength(strength: string): string {
-  return strength === 'cannot' ? 'Can’t' : 'Rather not';
+  return strength === 'cannot' ? common.cant : common.ratherNot;
 }
 
 export function sayBlock(block: TimeBlock): string {
   const { start, end } = hoursOfBlock(block);
-  const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks, { one: 'week', many: 'weeks' })}`;
+  const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks)}`;
   const label = block.label === '' ? '' : `, ${block.label}`;
   return `${sayDays(daysOf(block.days))} ${sayHours(start, end)}${weeks}${label}`;
 }
@@ -74,6 +78,6 @@ export function sayBlock(block: TimeBlock): string {
 export function sayBlockInFull(block: TimeBlock): string {
   const { start, end } = hoursOfBlock(block);
   const label = block.label === '' ? '' : `, ${block.label}`;
-  const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks, { one: 'week', many: 'weeks' })}`;
-  return `${sayStrength(block.strength)}, ${daysOf(block.days).map(fullDay).join(' and ')} ${sayHours(start, end)}${weeks}${label}`;
+  const weeks = block.weeks === null ? '' : `, ${sayWeeks(block.weeks)}`;
+  return `${sayStrength(block.strength)}, ${joinAnd(daysOf(block.days).map(fullDay))} ${sayHours(start, end)}${weeks}${label}`;
 }

@@ -1,8 +1,10 @@
 import type { Course, Section } from '@/api/client';
 import { type Day, isDay } from '@/lib/days';
-import { type Minute, minuteOf, sayHours } from '@/lib/time';
-import { fullDay } from '@/lib/days';
-import { sayWeeks } from '@/lib/weeks';
+import { type Minute, minuteOf } from '@/lib/time';
+import { sayHours } from '@/wording/times';
+import { fullDay } from '@/wording/days';
+import { sayWeeks, sayWeeksInShort } from '@/wording/weeks';
+import { joinAnd } from '@/wording/lists';
 
 /** One of the eight course colours. */
 export type Colour = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8;
@@ -71,7 +73,7 @@ function capital(word: string): string {
 
 /** The weeks of a class where there is little width, such as "wk 1–8"; nothing for the whole term. */
 export function sayWeeksShort(weeks: readonly number[], weekCount: number): string {
-  return meetsAllTerm(weeks, weekCount) ? '' : sayWeeks(weeks, { one: 'wk', many: 'wk' });
+  return meetsAllTerm(weeks, weekCount) ? '' : sayWeeksInShort(weeks);
 }
 
 /** Everything about a class in one sentence, for those who hear the grid. */
@@ -80,8 +82,8 @@ export function sayClass(one: GridClass, weekCount: number): string {
     `${one.course.id} ${sayComponent(one.section)}`,
     `${fullDay(one.day)} ${sayHours(one.start, one.end)}`,
     one.room,
-    one.section.instructors.join(' and '),
-    meetsAllTerm(one.weeks, weekCount) ? '' : sayWeeks(one.weeks, { one: 'week', many: 'weeks' }),
+    joinAnd(one.section.instructors),
+    meetsAllTerm(one.weeks, weekCount) ? '' : sayWeeks(one.weeks),
   ]
     .filter((part) => part !== '')
     .join(', ');

@@ -1,5 +1,8 @@
-import { type Day, days, daysOf, sayDays } from '@/lib/days';
-import { minuteOf, sayHours } from '@/lib/time';
+import { type Day, days, daysOf } from '@/lib/days';
+import { sayDays } from '@/wording/days';
+import { minuteOf } from '@/lib/time';
+import { sayHours } from '@/wording/times';
+import { common } from '@/wording/common';
 
 type Meeting = {
   day: string;
@@ -40,7 +43,7 @@ export function meetingLines(section: WithMeetings): MeetingLine[] {
         },
       });
   }
-  return [...lines.values()].map(({ days: its, line }) => ({ ...line, days: daysOf(its) }));
+  return [...lines.values()].map(({ days: some, line }) => ({ ...line, days: daysOf(some) }));
 }
 
 /** The first or last week of a term may lack a weekday; that makes no other line. */
@@ -52,7 +55,7 @@ function spanOf(weeks: readonly number[]): string {
 /** The hours of a section in a line. */
 export function sayMeetings(section: WithMeetings): string {
   const lines = meetingLines(section).map((line) => `${sayDays(line.days)} ${line.hours}`);
-  return lines.length === 0 ? 'no set hours' : [...new Set(lines)].join(', ');
+  return lines.length === 0 ? common.noSetHours : [...new Set(lines)].join(', ');
 }
 
 /** Days to draw as a row of letters: the usual five, and the weekend where it is used. */

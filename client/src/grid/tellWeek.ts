@@ -1,8 +1,9 @@
 import type { Axis } from './axis';
 import { type GridClass, meetsAllTerm, sayComponent } from './classes';
-import { fullDay } from '@/lib/days';
-import { sayHours } from '@/lib/time';
-import { sayWeeks } from '@/lib/weeks';
+import { fullDay } from '@/wording/days';
+import { sayHours } from '@/wording/times';
+import { sayWeeks } from '@/wording/weeks';
+import { wording } from '@/wording/grid/tellWeek';
 
 /** A timetable day by day, as one would read it out. */
 export function tellWeek(axis: Axis, classes: readonly GridClass[], weekCount: number): string {
@@ -10,12 +11,10 @@ export function tellWeek(axis: Axis, classes: readonly GridClass[], weekCount: n
     .map((day) => {
       const ofDay = classes.filter((one) => one.day === day).sort((a, b) => a.start - b.start);
       const said = ofDay.map((one) => {
-        const weeks = meetsAllTerm(one.weeks, weekCount)
-          ? ''
-          : `, ${sayWeeks(one.weeks, { one: 'week', many: 'weeks' })}`;
+        const weeks = meetsAllTerm(one.weeks, weekCount) ? '' : `, ${sayWeeks(one.weeks)}`;
         return `${sayHours(one.start, one.end)} ${one.course.id} ${sayComponent(one.section)}${weeks}`;
       });
-      return `${fullDay(day)}: ${said.length === 0 ? 'no class' : said.join('; ')}.`;
+      return `${fullDay(day)}: ${said.length === 0 ? wording.noClass : said.join('; ')}.`;
     })
     .join(' ');
 }

@@ -14,9 +14,9 @@ type Hold =
   | { kind: 'move'; index: number; day: Day; anchor: Minute }
   | { kind: 'stretch'; index: number; edge: 'start' | 'end' };
 
-type Place = { pointer: number; x: number; y: number };
+type PointerAt = { pointer: number; x: number; y: number };
 
-type Drag = Hold & Place & { begun: boolean };
+type Drag = Hold & PointerAt & { begun: boolean };
 
 /** The blocks as they would be if the pointer were let go now; `active` is the one being changed. */
 export type BlocksDraft = { blocks: readonly TimeBlock[]; active: number };
@@ -111,7 +111,7 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
 
   // The finger has rested for a while by then, and blocks may have changed meanwhile.
   const { holdAt } = useStable({
-    holdAt: (at: { minute: Minute; day: Day }, { pointer, x, y }: Place) => {
+    holdAt: (at: { minute: Minute; day: Day }, { pointer, x, y }: PointerAt) => {
       const hold: Drag = { kind: 'draw', day: at.day, anchor: at.minute, pointer, x, y, begun: true };
       drag.current = hold;
       bands.current!.setPointerCapture(pointer);
@@ -125,11 +125,11 @@ export function useBlockDrag({ axis, blocks, drawing, onDraft, onDone, onPress }
     startDraw: (event: PointerEvent) => {
       if (event.pointerType === 'touch') {
         const at = pointAt(event);
-        const place = { pointer: event.pointerId, x: event.clientX, y: event.clientY };
+        const pointerAt = { pointer: event.pointerId, x: event.clientX, y: event.clientY };
         // A touch is said to be of the button nearest to it; what counts here is what lies under it.
-        const isFree = !document.elementFromPoint(place.x, place.y)?.closest('button');
+        const isFree = !document.elementFromPoint(pointerAt.x, pointerAt.y)?.closest('button');
         if (!event.isPrimary) finger.lift();
-        else if (isFree && !drag.current?.begun) finger.put(event, () => holdAt(at, place));
+        else if (isFree && !drag.current?.begun) finger.put(event, () => holdAt(at, pointerAt));
         return;
       }
       begin(event, (at) => ({ kind: 'draw', day: at.day, anchor: at.minute }));

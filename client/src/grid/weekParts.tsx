@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { sayHours } from '@/lib/time';
+import { sayHours } from '@/wording/times';
 import { along, type Axis, hoursOf, percent } from './axis';
 import { ClassBlock, type ClassHandlers } from './ClassBlock';
 import type { GridClass } from './classes';

@@ -17,5 +17,5 @@ export async function copyText(text: string): Promise<void> {
   const isCopied = document.execCommand('copy');
   field.remove();
   if (activeElement instanceof HTMLElement) activeElement.focus();
-  if (!isCopied) throw new Error('The browser did not let the text be copied.');
+  if (!isCopied) throw new Error('The browser did not let it be copied.');
 }

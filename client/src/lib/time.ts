@@ -13,22 +13,6 @@ export function apiTime(minute: Minute): string {
   return `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 }
 
-/** As we say it: 9:30. */
-export function sayTime(minute: Minute): string {
-  return `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
-}
-
-export function sayHours(start: Minute, end: Minute): string {
-  return `${sayTime(start)}–${sayTime(end)}`;
-}
-
-/** A length of time: 45 min, 2 h, 2 h 05. */
-export function sayLength(minutes: number): string {
-  if (minutes < 60) return `${minutes} min`;
-  const rest = minutes % 60;
-  return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`;
-}
-
 /** What a student types for an hour: 9, 9:30, 930, 9.30, 0930. Null when it is no time of day. */
 export function readTime(typed: string): Minute | null {
   const match = /^\s*(\d{1,2})(?:\s*[:.h]\s*|)(\d{2})?\s*$/.exec(typed);

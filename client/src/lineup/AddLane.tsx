@@ -3,6 +3,7 @@ import { type Lane, lineUp, mostInLineUp } from '@/domain/picks';
 import type { PicksEdits } from '@/domain/usePicks';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
+import { wording } from '@/wording/lineup/AddLane';
 
 type Props = { sketches: readonly Sketch[]; lanes: readonly Lane[]; edits: PicksEdits };
 
@@ -18,9 +19,9 @@ export function AddLane({ sketches, lanes, edits }: Props) {
   );
   if (addable.length === 0) return null;
   if (lanes.length >= mostInLineUp)
-    return <span className="text-12 text-mute">The line-up holds eight at most</span>;
+    return <span className="text-12 text-mute">{wording.lineUpHoldsEight}</span>;
   return (
-    <Menu align="start" trigger={<Button look="quiet">+ Add from shortlist</Button>}>
+    <Menu align="start" trigger={<Button look="quiet">{wording.addFromShortlist}</Button>}>
       <div className="max-h-[60vh] overflow-y-auto">
         {addable.map(({ sketch, timetable }) => (
           <MenuItem
@@ -30,7 +31,7 @@ export function AddLane({ sketches, lanes, edits }: Props) {
                 lineUp(
                   now,
                   { sketch: sketch.id, timetable: timetable.id },
-                  lanes.map((lane) => lane.place),
+                  lanes.map((lane) => lane.entry),
                 ),
               )
             }

@@ -15,9 +15,9 @@ export function Against({ lanes }: { lanes: readonly BoardLane[] }) {
   }
   return (
     <>
-      {[...letters].map(([text, its]) => (
+      {[...letters].map(([text, ofLanes]) => (
         <p key={text} className="px-4 pt-1.5 text-12 text-brick">
-          <span className="font-heavy">{its.join(', ')}</span> {text}
+          <span className="font-heavy">{ofLanes.join(', ')}</span> {text}
         </p>
       ))}
     </>

@@ -18,6 +18,8 @@ import { LanesTable } from './LanesTable';
 import { MeasureTable, Pairs } from './MeasureTable';
 import { Survivals } from './Survivals';
 import { type BoardLane, useBoard } from './useBoard';
+import { wording } from '@/wording/lineup/Board';
+import { common } from '@/wording/common';
 
 type Props = { visit: TermVisit; lanes: readonly Lane[]; edits: PicksEdits };
 
@@ -39,7 +41,7 @@ export function Board({ visit, lanes, edits }: Props) {
 
   const { baseline, choice } = edits.picks;
   const base = shown.find(
-    (lane) => lane.place.sketch === baseline?.sketch && lane.place.timetable === baseline.timetable,
+    (lane) => lane.entry.sketch === baseline?.sketch && lane.entry.timetable === baseline.timetable,
   );
   const isFaded = (lane: BoardLane, number: string) => {
     if (!fades || board.lanes.length < 2) return false;
@@ -64,7 +66,7 @@ export function Board({ visit, lanes, edits }: Props) {
     if (lane) toggle(lane);
   });
   const moveOnto = (lane: Lane, target: Lane | undefined) =>
-    target && edits.change((now) => moveLane(now, lane.place, target.place));
+    target && edits.change((now) => moveLane(now, lane.entry, target.entry));
 
   const comparison = board.compared.data;
   const isComparisonOfThese = comparison?.rows[0]?.values.length === board.comparable.length;
@@ -72,7 +74,7 @@ export function Board({ visit, lanes, edits }: Props) {
   return (
     <main className="flex min-h-0 flex-1 flex-col overflow-y-auto">
       <header className="flex flex-wrap items-center gap-2 border-b border-rule px-4 py-2">
-        <h1 className="mr-1 text-16 font-heavy">Line-up</h1>
+        <h1 className="mr-1 text-16 font-heavy">{wording.lineUp}</h1>
         {lanes.map((lane, i) => (
           <LaneChip
             key={keyOf(lane)}
@@ -88,12 +90,12 @@ export function Board({ visit, lanes, edits }: Props) {
             actions={{
               goOn: () =>
                 void openIn(lane.sketch.id, numbersOf(lane.timetable)).catch((error: unknown) =>
-                  setProblem(error instanceof Error ? error.message : 'The sketch could not be opened.'),
+                  setProblem(error instanceof Error ? error.message : wording.sketchCouldNotBeOpened),
                 ),
-              baseline: () => edits.change((now) => setBaseline(now, lane.place)),
+              baseline: () => edits.change((now) => setBaseline(now, lane.entry)),
               move: (by) => moveOnto(lane, lanes[i + by]),
               hide: () => toggle(lane),
-              takeOut: () => edits.change((now) => takeOut(now, lane.place)),
+              takeOut: () => edits.change((now) => takeOut(now, lane.entry)),
               choose: () => chooseLane(lane),
             }}
             onDrop={(letter) => {
@@ -119,12 +121,12 @@ export function Board({ visit, lanes, edits }: Props) {
                 onChange={(event) => setFades(event.target.checked)}
                 className="accent-plum"
               />
-              {base ? `fade what each shares with ${base.letter}` : `fade what all ${shown.length} share`}
+              {base ? wording.fadeWhatEachShares(base.letter) : wording.fadeWhatAllShare(shown.length)}
             </label>
           )}
           {base && (
             <Button look="main" onClick={() => chooseLane(base)}>
-              Choose {base.letter}
+              {wording.chooseLetter(base.letter)}
             </Button>
           )}
         </div>
@@ -137,16 +139,12 @@ export function Board({ visit, lanes, edits }: Props) {
       <Against lanes={board.lanes} />
       <Lanes axis={board.axis} lanes={board.lanes} weekCount={term.weeks} isFaded={isFaded} />
       <LanesTable axis={board.axis} lanes={board.lanes} isFaded={isFaded} />
-      {lanes.length === 1 && (
-        <p className="px-4 pt-2 text-mute">
-          Add a second timetable, and they are held against each other here.
-        </p>
-      )}
+      {lanes.length === 1 && <p className="px-4 pt-2 text-mute">{wording.addSecondTimetableAndHeld}</p>}
       {board.compared.isError && (
         <p role="alert" className="px-4 pt-2 text-brick">
-          They could not be compared: {board.compared.error.message}{' '}
+          {wording.couldNotBeCompared(board.compared.error.message)}
           <Button look="quiet" onClick={() => void board.compared.refetch()}>
-            Try again
+            {common.tryAgain}
           </Button>
         </p>
       )}

@@ -3,6 +3,7 @@ import type { DragEvent } from 'react';
 import { Menu, MenuItem, MenuLine } from '@/ui/Menu';
 import { LaneLetter } from './LaneLetter';
 import type { Lane } from '@/domain/picks';
+import { wording } from '@/wording/lineup/LaneChip';
 
 export type LaneActions = {
   goOn: () => void;
@@ -34,8 +35,8 @@ export function LaneChip(props: Props) {
   const marks = [
     isHidden && 'hidden',
     isBaseline && 'baseline',
-    isChoice && 'the choice',
-    isFaulty && 'problems, see below',
+    isChoice && wording.theChoice,
+    isFaulty && wording.problemsSeeBelow,
   ].filter((mark) => mark !== false);
   return (
     <div
@@ -44,7 +45,7 @@ export function LaneChip(props: Props) {
       onDragOver={(event: DragEvent) => event.dataTransfer.types.includes(dragKind) && event.preventDefault()}
       onDrop={(event: DragEvent) => onDrop(event.dataTransfer.getData(dragKind))}
       data-lane={lane.letter}
-      title={`${lane.timetable.name} (drag to another place)`}
+      title={wording.dragToAnotherPlace(lane.timetable.name)}
       className={`flex max-w-[260px] cursor-grab items-center rounded-[4px] border border-rule bg-sheet pl-2 hover:border-ink ${isHidden ? 'text-mute' : ''}`}
     >
       <LaneLetter lane={lane} />
@@ -53,7 +54,11 @@ export function LaneChip(props: Props) {
         trigger={
           <button
             type="button"
-            aria-label={`${lane.letter}: ${lane.timetable.name}${marks.map((mark) => `, ${mark}`).join('')}. What to do with it`}
+            aria-label={wording.whatToDo(
+              lane.letter,
+              lane.timetable.name,
+              marks.map((mark) => `, ${mark}`).join(''),
+            )}
             onKeyDown={(event) => {
               if (!event.altKey || (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight')) return;
               event.preventDefault();
@@ -76,19 +81,19 @@ export function LaneChip(props: Props) {
           </button>
         }
       >
-        <MenuItem onSelect={actions.goOn}>Go on from here on the Workbench</MenuItem>
-        <MenuItem onSelect={actions.choose}>Choose it</MenuItem>
+        <MenuItem onSelect={actions.goOn}>{wording.goOnFromHere}</MenuItem>
+        <MenuItem onSelect={actions.choose}>{wording.chooseIt}</MenuItem>
         <MenuLine />
         <MenuItem onSelect={actions.baseline}>
-          {isBaseline ? 'No baseline any more' : 'Baseline: show the others as differences from it'}
+          {isBaseline ? wording.noBaselineAnyMore : wording.baselineShowOthersAsDifferences}
         </MenuItem>
         <MenuItem onSelect={actions.hide}>
-          {isHidden ? 'Show' : 'Hide'} it ({lane.letter})
+          {wording.partLetter(isHidden ? wording.show : wording.hide, lane.letter)}
         </MenuItem>
-        {!isFirst && <MenuItem onSelect={() => actions.move(-1)}>Move it before (Alt + ←)</MenuItem>}
-        {!isLast && <MenuItem onSelect={() => actions.move(1)}>Move it after (Alt + →)</MenuItem>}
+        {!isFirst && <MenuItem onSelect={() => actions.move(-1)}>{wording.moveBeforeAlt}</MenuItem>}
+        {!isLast && <MenuItem onSelect={() => actions.move(1)}>{wording.moveAfterAlt}</MenuItem>}
         <MenuLine />
-        <MenuItem onSelect={actions.takeOut}>Take it out of the line-up</MenuItem>
+        <MenuItem onSelect={actions.takeOut}>{wording.takeOutOfLineUp}</MenuItem>
       </Menu>
     </div>
   );

@@ -3,10 +3,12 @@ import { along, type Axis, hoursOf, percent } from '@/grid/axis';
 import { colourOf, type GridClass, markOf, sayClass, sayWeeksShort } from '@/grid/classes';
 import { Fit } from '@/grid/Fit';
 import { sharesOfDay } from '@/grid/shares';
-import { type Day, shortDay } from '@/lib/days';
+import { type Day } from '@/lib/days';
+import { shortDay } from '@/wording/days';
 import { Scroller } from '@/ui/Scroller';
 import { LaneLetter } from './LaneLetter';
 import type { BoardLane } from './useBoard';
+import { wording } from '@/wording/lineup/Lanes';
 
 type Props = {
   axis: Axis;
@@ -25,7 +27,7 @@ const gap = 4;
 export function Lanes({ axis, lanes, weekCount, isFaded }: Props) {
   const hours = hoursOf(axis);
   return (
-    <Scroller label="Lanes" className="shrink-0">
+    <Scroller label={wording.lanes} className="shrink-0">
       <div className="min-w-[620px] pr-4 pl-1" aria-hidden="true">
         <div className="relative ml-[88px] h-6 text-12 text-mute">
           {hours.map((hour) => (

@@ -1,8 +1,9 @@
 import type { Axis } from '@/grid/axis';
 import { sayComponent } from '@/grid/classes';
-import { fullDay } from '@/lib/days';
-import { sayHours } from '@/lib/time';
+import { fullDay } from '@/wording/days';
+import { sayHours } from '@/wording/times';
 import type { BoardLane } from './useBoard';
+import { wording } from '@/wording/lineup/LanesTable';
 
 type Props = {
   axis: Axis;
@@ -15,10 +16,10 @@ export function LanesTable({ axis, lanes, isFaded }: Props) {
   return (
     <div className="sr-only">
       <table>
-        <caption>Classes by day</caption>
+        <caption>{wording.classesByDay}</caption>
         <thead>
           <tr>
-            <th scope="col">Day</th>
+            <th scope="col">{wording.day}</th>
             {lanes.map((lane) => (
               <th key={lane.letter} scope="col">
                 {lane.letter}: {lane.timetable.name}
@@ -36,9 +37,9 @@ export function LanesTable({ axis, lanes, isFaded }: Props) {
                   .sort((a, b) => a.start - b.start);
                 const said = classes.map(
                   (one) =>
-                    `${sayHours(one.start, one.end)} ${one.course.id} ${sayComponent(one.section)}${isFaded(lane, one.section.number) ? ', shared' : ''}`,
+                    `${sayHours(one.start, one.end)} ${one.course.id} ${sayComponent(one.section)}${isFaded(lane, one.section.number) ? wording.shared : ''}`,
                 );
-                return <td key={lane.letter}>{said.length === 0 ? 'no class' : said.join('; ')}</td>;
+                return <td key={lane.letter}>{said.length === 0 ? wording.noClass : said.join('; ')}</td>;
               })}
             </tr>
           ))}

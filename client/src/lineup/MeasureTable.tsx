@@ -1,12 +1,13 @@
 import type { CSSProperties } from 'react';
 import type { Comparison, MeasureRow } from '@/api/client';
 import { sayComponentInline } from '@/grid/classes';
-import { countOf } from '@/lib/count';
 import { placed, type Sections } from '@/domain/useSections';
 import { Scroller } from '@/ui/Scroller';
 import { LaneLetter } from './LaneLetter';
 import { barOf, nameOfMeasure, sayChange, sayMeasure } from './measures';
 import type { BoardLane } from './useBoard';
+import { wording } from '@/wording/lineup/MeasureTable';
+import { counted } from '@/wording/counted';
 
 type Props = {
   lanes: readonly BoardLane[];
@@ -22,16 +23,16 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
   const equal = comparison.rows.filter((row) => !isAlone && row.isEqual);
   const from = lanes.findIndex((lane) => lane.letter === baseline);
   return (
-    <Scroller label="Measures" className="shrink-0 px-4">
+    <Scroller label={wording.measures} className="shrink-0 px-4">
       <table
         className="w-full min-w-[calc(130px+200px*var(--lanes))] border-collapse max-md:min-w-[calc(96px+124px*var(--lanes))]"
         style={{ '--lanes': lanes.length } as CSSProperties}
       >
-        <caption className="sr-only">Measures of the timetables, what matters most first</caption>
+        <caption className="sr-only">{wording.measuresOfTimetablesWhatMatters}</caption>
         <thead>
           <tr className="text-left text-12 text-mute">
             <th scope="col" className="sticky left-0 w-[220px] bg-paper py-1.5 font-text max-md:w-[96px]">
-              <span className="sr-only">Measure</span>
+              <span className="sr-only">{wording.measure}</span>
             </th>
             {lanes.map((lane) => (
               <th key={lane.letter} scope="col" className="max-w-[200px] truncate py-1.5 pr-3 font-strong">
@@ -71,7 +72,7 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
       {equal.length > 0 && (
         <details className="border-t border-hair py-1.5 text-12 text-mute">
           <summary className="cursor-pointer">
-            The same in all {lanes.length}: {equal.map((row) => nameOfMeasure(row).toLowerCase()).join(', ')}
+            {wording.sameInAll(lanes.length, equal.map((row) => nameOfMeasure(row).toLowerCase()).join(', '))}
           </summary>
           <dl className="mt-1 grid grid-cols-[220px_1fr] gap-y-0.5">
             {equal.map((row) => (
@@ -90,7 +91,7 @@ export function MeasureTable({ lanes, comparison, baseline, sections }: Props) {
 /** Which section has the fewest seats. */
 function fewest(lane: BoardLane, row: MeasureRow, at: number, sections: Sections): string {
   const least = placed(sections, lane.numbers).find((one) => one.section.freeSeats === row.values[at]);
-  return least ? ` in ${least.course.id} ${sayComponentInline(least.section)}` : '';
+  return least ? wording.inId(least.course.id, sayComponentInline(least.section)) : '';
 }
 
 /** How many sections of each have a straight swap. */
@@ -103,14 +104,14 @@ function SurvivalRow({ lanes }: { lanes: readonly BoardLane[] }) {
   return (
     <tr className="border-t border-hair">
       <th scope="row" className="sticky left-0 bg-paper py-1 pr-2 text-left font-text text-mute">
-        Straight swaps if one fills
+        {wording.straightSwapsIfOneFills}
       </th>
       {lanes.map(({ letter, survival }, i) => (
         <td key={letter} className="py-1 pr-3 md:whitespace-nowrap">
           {survival ? (
             <Cell bar={shares[i] ?? 0} isBest={isBest[i]!} isTied={isBest.filter(Boolean).length > 1}>
               <span title={survival.summary}>
-                {survival.swaps} of {countOf(survival.outOf, 'section')}
+                {wording.swapsSections(survival.swaps, counted.sections(survival.outOf))}
               </span>
             </Cell>
           ) : (
@@ -134,7 +135,9 @@ function Cell({ bar, isBest, isTied, children }: CellProps) {
         />
       </span>
       <span className={isBest ? 'font-heavy' : ''}>{children}</span>
-      {isBest && <span className="text-11 font-strong text-plum">{isTied ? '◂ best, tied' : '◂ best'}</span>}
+      {isBest && (
+        <span className="text-11 font-strong text-plum">{isTied ? wording.bestTied : '◂ best'}</span>
+      )}
     </span>
   );
 }
@@ -145,8 +148,8 @@ export function Pairs({ lanes, comparison, baseline }: Omit<Props, 'sections'>) 
   const told = comparison.pairs.filter((pair) => from < 0 || pair.first === from || pair.second === from);
   if (told.length === 0) return null;
   return (
-    <section aria-label="In what they differ" className="px-4 pt-3 pb-4">
-      <h2 className="mb-1 text-14 font-heavy">In what they differ</h2>
+    <section aria-label={wording.inWhatDiffer} className="px-4 pt-3 pb-4">
+      <h2 className="mb-1 text-14 font-heavy">{wording.inWhatDiffer}</h2>
       <ul className="max-w-[75rem]">
         {told.map((pair) => (
           <li key={`${pair.first} ${pair.second}`} className="flex gap-2 py-1">

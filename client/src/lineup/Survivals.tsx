@@ -6,6 +6,7 @@ import { Swap } from '@/domain/Swap';
 import { placed, type Sections } from '@/domain/useSections';
 import { LaneLetter } from './LaneLetter';
 import type { BoardLane } from './useBoard';
+import { wording } from '@/wording/lineup/Survivals';
 
 type Props = { lanes: readonly BoardLane[]; sections: Sections };
 
@@ -14,8 +15,8 @@ export function Survivals({ lanes, sections }: Props) {
   const told = lanes.flatMap((lane) => (lane.survival ? [{ lane, survival: lane.survival }] : []));
   if (told.length === 0) return null;
   return (
-    <section aria-label="If a section fills" className="px-4 pb-5">
-      <h2 className="mb-1 text-14 font-heavy">If a section fills</h2>
+    <section aria-label={wording.ifSectionFills} className="px-4 pb-5">
+      <h2 className="mb-1 text-14 font-heavy">{wording.ifSectionFills}</h2>
       {told.map(({ lane, survival }) => (
         <details key={lane.letter} className="py-1">
           <summary className="cursor-pointer">
@@ -48,10 +49,10 @@ function SectionLine({ one, lane, sections }: LineProps) {
       </span>
       <span className="min-w-0">
         {one.isRegistered ? (
-          <span className="text-moss">✓ registered</span>
+          <span className="text-moss">{wording.registered}</span>
         ) : one.instead ? (
           <>
-            {one.rescue === 'straightSwap' ? 'A straight swap: ' : 'Only another timetable: '}
+            {one.rescue === 'straightSwap' ? wording.straightSwap : wording.onlyAnotherTimetable}
             <Swap
               held={lane.timetable.sections}
               instead={seenOf(placed(sections, one.instead))}
@@ -59,7 +60,7 @@ function SectionLine({ one, lane, sections }: LineProps) {
             />
           </>
         ) : (
-          <span className="text-brick">Nothing takes its place</span>
+          <span className="text-brick">{wording.nothingTakesPlace}</span>
         )}
       </span>
     </li>

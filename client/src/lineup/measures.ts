@@ -1,19 +1,21 @@
 import type { MeasureRow } from '@/api/client';
-import { sayLength } from '@/lib/time';
+import { sayLength } from '@/wording/times';
 import { measureOf } from '@/domain/measures';
+import { wording } from '@/wording/lineup/measures';
+import { common } from '@/wording/common';
 
 export function nameOfMeasure(row: MeasureRow): string {
   return measureOf(row.measure)?.name ?? row.measure;
 }
 
 export function sayMeasure(row: MeasureRow, value: number | null): string {
-  return value === null ? 'no set hours' : (measureOf(row.measure)?.say(value) ?? String(value));
+  return value === null ? common.noSetHours : (measureOf(row.measure)?.say(value) ?? String(value));
 }
 
 /** A value as what it is more or less than another one. */
 export function sayChange(row: MeasureRow, value: number | null, from: number | null): string {
   if (value === null || from === null) return sayMeasure(row, value);
-  if (value === from) return 'the same';
+  if (value === from) return wording.theSame;
   const amount =
     row.measure === 'earliestStart' || row.measure === 'latestEnd'
       ? sayLength(Math.abs(value - from))

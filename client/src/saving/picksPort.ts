@@ -3,6 +3,7 @@ import { call, http, type Picks, type PicksState } from '@/api/client';
 import { picksKey, picksQuery } from '@/api/queries';
 import type { Base, Port } from './saver';
 import { tell } from './windows';
+import { wording } from '@/wording/saving/picksPort';
 
 const baseOf = ({ version, picks }: PicksState): Base<Picks> => ({ version, content: picks });
 
@@ -24,7 +25,7 @@ export function picksPort(client: QueryClient, term: string): Port<Picks> {
   };
   return {
     document: { kind: 'picks', term },
-    title: () => 'line-up and choice',
+    title: () => wording.lineUpAndChoice,
     base: () => {
       const state = client.getQueryData<PicksState>(picksKey(term));
       return state ? baseOf(state) : null;
@@ -45,7 +46,7 @@ export function picksPort(client: QueryClient, term: string): Port<Picks> {
       if (newerPicks) knowPicks(client, term, newerPicks);
       return newerPicks && baseOf(newerPicks);
     },
-    rescue: () => Promise.reject(new Error(`There is no term ${term} in the catalogue any more.`)),
+    rescue: () => Promise.reject(new Error(wording.noTermInCatalogueAny(term))),
     mend: (picks) => picks,
   };
 }

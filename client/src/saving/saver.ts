@@ -2,6 +2,7 @@ import { ApiError } from '@/api/client';
 import { isSame } from '@/lib/isSame';
 import { merge } from './merge';
 import { type DocumentName, forgetUnsaved, keepUnsaved, type Unsaved } from './unsavedStore';
+import { wording } from '@/wording/saving/saver';
 
 /** What the server has of a document: its version, and what is in it. */
 export type Base<Content> = { version: number; content: Content };
@@ -228,14 +229,14 @@ export class Saver<Content> {
       this.failure = problem.message;
       return false;
     }
-    this.note = `That was not done. ${problem.message}`;
+    this.note = wording.notDone(problem.message);
     return true;
   }
 
   private refused(entry: Entry<Content>, problem: ApiError): true {
     entry.settled.resolve(false);
     this.failure = null;
-    this.note = `That change was not taken. ${problem.message}`;
+    this.note = wording.changeNotTaken(problem.message);
     return true;
   }
 

@@ -4,6 +4,7 @@ import { knowAnswer } from '@/api/answerQueries';
 import { sketchesQuery, sketchKey, sketchQuery } from '@/api/queries';
 import type { Base, Port, StepKind } from './saver';
 import { tell } from './windows';
+import { wording } from '@/wording/saving/sketchPort';
 
 /** What a student changes of a sketch: its name, what it asks, and the timetables put by. */
 export type Draft = { name: string; ask: Ask; shortlist: readonly PutBy[] };
@@ -59,7 +60,7 @@ export function sketchPort(client: QueryClient, id: string, term: string): Port<
     load: async () => {
       const { sketches } = await client.query(sketchesQuery(term));
       const sketch = sketches.find((one) => one.id === id);
-      if (!sketch) throw new ApiError(404, 'You have no such sketch.');
+      if (!sketch) throw new ApiError(404, wording.noSuchSketch);
       return baseOf(sketch);
     },
     save: ({ version }, { name, ask, shortlist }) =>
@@ -91,7 +92,7 @@ export function sketchPort(client: QueryClient, id: string, term: string): Port<
       const isOpen = client.getQueryData<Sketch>(sketchKey(term))?.id === id;
       if (isOpen) openSketch(client, sketch);
       else noteSketches(client, term);
-      return `The sketch “${name}” is not there any more. What you changed is in a new sketch of that name.`;
+      return wording.sketchNotAnyMore(name);
     },
     mend: (draft) => {
       const wanted = new Set(draft.ask.wanted.map((one) => one.course));

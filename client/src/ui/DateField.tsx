@@ -1,5 +1,6 @@
 import { useId, useState } from 'react';
-import { readDate, sayDate } from '@/lib/dates';
+import { readDate, sayDate } from '@/wording/dates';
+import { wording } from '@/wording/ui/DateField';
 
 type Props = {
   label: string;
@@ -53,7 +54,7 @@ export function DateField({ label, value, first, last, onChange }: Props) {
         className="h-6 w-[4.5rem] rounded-[3px] border border-rule bg-sheet px-1.5 text-12 text-ink placeholder:text-mute aria-invalid:border-brick"
       />
       <span id={id} role={isTold && isWrong ? 'alert' : undefined} className="text-brick">
-        {isTold && isWrong ? `Type a date from ${sayDate(first)} to ${sayDate(last)}.` : ''}
+        {isTold && isWrong ? wording.typeDate(sayDate(first), sayDate(last)) : ''}
       </span>
     </span>
   );

@@ -1,4 +1,5 @@
-import { type Day, days, daysOf, fullDay, shortDay } from '@/lib/days';
+import { type Day, days, daysOf } from '@/lib/days';
+import { fullDay, shortDay } from '@/wording/days';
 
 type Props = {
   label: string;

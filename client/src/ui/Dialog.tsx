@@ -2,6 +2,7 @@ import { Dialog as Primitive } from 'radix-ui';
 import { X } from 'lucide-react';
 import { type ReactNode, useRef } from 'react';
 import { lastFocused } from '@/lib/lastFocus';
+import { wording } from '@/wording/ui/Dialog';
 
 type Props = {
   open: boolean;
@@ -65,7 +66,7 @@ export function Dialog({
           {children}
           {/* Last, so that the first thing to fill in has the focus when the dialog opens. */}
           <Primitive.Close
-            aria-label="Close"
+            aria-label={wording.close}
             className="absolute top-3 right-3 rounded-[4px] p-1.5 hover:bg-hair"
           >
             <X size={18} aria-hidden="true" />

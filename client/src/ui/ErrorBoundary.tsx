@@ -1,6 +1,7 @@
 import { Component, type ReactNode } from 'react';
 import { Button } from './Button';
 import { Message } from './Message';
+import { wording } from '@/wording/ui/ErrorBoundary';
 
 type Props = {
   /** What did not work, as one says it: "The Line-up". */
@@ -30,16 +31,13 @@ export class ErrorBoundary extends Component<Props, State> {
     return (
       <main className="flex flex-1">
         <div role="alert" className="m-auto">
-          <Message title={`${this.props.what} broke.`} heading="h1">
-            <p className="break-words">
-              A mistake of ours, not of yours: {problem.message}. Nothing you did is lost; what is not saved
-              yet is kept in this browser.
-            </p>
+          <Message title={wording.whatBroke(this.props.what)} heading="h1">
+            <p className="break-words">{wording.mistakeOfOurs(problem.message)}</p>
             <div className="flex flex-wrap justify-center gap-2">
               <Button look="main" onClick={() => this.setState({ problem: null })}>
-                Go on
+                {wording.goOn}
               </Button>
-              <Button onClick={() => location.reload()}>Load the page again</Button>
+              <Button onClick={() => location.reload()}>{wording.loadPageAgain}</Button>
             </div>
           </Message>
         </div>

@@ -1,6 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Button } from './Button';
 import { Message } from './Message';
+import { wording } from '@/wording/ui/States';
+import { common } from '@/wording/common';
 
 /** Shown only when loading takes long enough to notice. */
 export function Loading() {
@@ -10,7 +12,7 @@ export function Loading() {
     return () => clearTimeout(timer);
   }, []);
   return (
-    <div className="flex min-h-0 flex-1" role="status" aria-label="Loading">
+    <div className="flex min-h-0 flex-1" role="status" aria-label={wording.loading}>
       {late && (
         <>
           <div className="w-[316px] border-r border-rule bg-sheet max-md:hidden" />
@@ -32,10 +34,10 @@ export function Failure({ what, problem, onRetry }: FailureProps) {
   return (
     <div role="alert" className="flex flex-1">
       <Message title={what} heading="h1">
-        <p>{problem.message} What you saved is safe.</p>
+        <p>{wording.whatSavedSafe(problem.message)}</p>
         {onRetry && (
           <Button look="main" onClick={onRetry}>
-            Try again
+            {common.tryAgain}
           </Button>
         )}
       </Message>

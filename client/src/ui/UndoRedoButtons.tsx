@@ -1,5 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { IconButton } from './IconButton';
+import { wording } from '@/wording/ui/UndoRedoButtons';
+import { common } from '@/wording/common';
 
 type Props = { canUndo: boolean; canRedo: boolean; onUndo: () => void; onRedo: () => void };
 
@@ -7,10 +9,10 @@ type Props = { canUndo: boolean; canRedo: boolean; onUndo: () => void; onRedo: (
 export function UndoRedoButtons({ canUndo, canRedo, onUndo, onRedo }: Props) {
   return (
     <>
-      <IconButton label="Undo" disabled={!canUndo} onClick={onUndo}>
+      <IconButton label={common.undo} disabled={!canUndo} onClick={onUndo}>
         <Undo2 size={16} aria-hidden="true" />
       </IconButton>
-      <IconButton label="Redo" disabled={!canRedo} onClick={onRedo}>
+      <IconButton label={wording.redo} disabled={!canRedo} onClick={onRedo}>
         <Redo2 size={16} aria-hidden="true" />
       </IconButton>
     </>

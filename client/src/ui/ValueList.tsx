@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { wording } from '@/wording/ui/ValueList';
 
 /** From so many values on, a field picks among them. */
 const manyValues = 12;
@@ -29,8 +30,8 @@ export function ValueList({ all, say, chosen, onChange }: Props) {
           type="search"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          aria-label="Find in the list"
-          placeholder="Find in the list"
+          aria-label={wording.findInList}
+          placeholder={wording.findInList}
           className="mb-2 w-full rounded-[4px] border border-rule bg-sheet px-2 py-1 text-14 placeholder:text-mute"
         />
       )}
@@ -47,12 +48,12 @@ export function ValueList({ all, say, chosen, onChange }: Props) {
         </label>
       ))}
       {matching.length > shown.length && (
-        <p className="text-12 text-mute">and {matching.length - shown.length} more; type to find them</p>
+        <p className="text-12 text-mute">{wording.moreTypeToFind(matching.length - shown.length)}</p>
       )}
-      {matching.length === 0 && <p className="text-12 text-mute">Nothing in the list has “{typed}”.</p>}
+      {matching.length === 0 && <p className="text-12 text-mute">{wording.nothingInList(typed)}</p>}
       {chosen.length > 0 && (
         <button type="button" className="mt-1 text-12 font-strong text-plum" onClick={() => onChange([])}>
-          Any
+          {wording.any}
         </button>
       )}
     </div>

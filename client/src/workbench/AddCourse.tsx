@@ -3,8 +3,9 @@ import { Command } from 'cmdk';
 import { type Ref, useRef, useState } from 'react';
 import type { CourseBrief } from '@/api/client';
 import { suggestionsQuery } from '@/api/queries';
-import { countOf } from '@/lib/count';
 import { sayCredits } from '@/domain/credits';
+import { wording } from '@/wording/workbench/AddCourse';
+import { counted } from '@/wording/counted';
 
 type Props = {
   term: string;
@@ -50,7 +51,7 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
 
   return (
     <Command
-      label="Add a course"
+      label={wording.addCourse}
       shouldFilter={false}
       loop
       value={selected}
@@ -81,12 +82,12 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
         }}
         onFocus={() => setOpen(true)}
         maxLength={100}
-        placeholder="Add a course: code, title or subject"
+        placeholder={wording.addCourseCodeTitle}
         aria-expanded={shown}
         className="w-full rounded-[4px] border border-rule bg-sheet px-2.5 py-1.5 text-14 placeholder:text-mute focus:border-plum"
       />
       <Command.List
-        aria-label="Courses found"
+        aria-label={wording.coursesFound}
         className={
           shown
             ? 'absolute inset-x-0 top-full z-20 mt-1 max-h-[22rem] overflow-auto rounded-[4px] border border-rule bg-sheet p-1 shadow-md'
@@ -104,12 +105,10 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
             <Suggestion course={course} isWanted={wanted.includes(course.id)} />
           </Command.Item>
         ))}
-        {more > 0 && <div className="px-2 py-1 text-12 text-mute">and {more} more; type on to narrow</div>}
+        {more > 0 && <div className="px-2 py-1 text-12 text-mute">{wording.andMoreType(more)}</div>}
         {found.isError && <div className="px-2 py-1.5 text-12 text-brick">{found.error.message}</div>}
         {fresh && courses.length === 0 && (
-          <div className="px-2 py-1.5 text-12 text-mute">
-            No course of this term has “{asked}” in its code, title or subject.
-          </div>
+          <div className="px-2 py-1.5 text-12 text-mute">{wording.noCourseOfTerm(asked)}</div>
         )}
       </Command.List>
     </Command>
@@ -127,8 +126,12 @@ function Suggestion({ course, isWanted }: { course: CourseBrief; isWanted: boole
       </div>
       <div className="text-12 text-mute">
         {isWanted
-          ? 'already wanted'
-          : `${course.components.join(' + ')} · ${course.sectionsWithSeat} of ${countOf(course.sections, 'section')} with a free seat`}
+          ? wording.alreadyWanted
+          : wording.ofWithFreeSeat(
+              course.components.join(' + '),
+              course.sectionsWithSeat,
+              counted.sections(course.sections),
+            )}
       </div>
     </>
   );

@@ -15,6 +15,7 @@ import { DeletedSketch } from './DeletedSketch';
 import { SketchMenu } from './SketchMenu';
 import type { Details } from './useDetails';
 import { WantedList } from './WantedList';
+import { wording } from '@/wording/workbench/Asking';
 
 type Props = {
   sketch: Sketch;
@@ -48,7 +49,7 @@ export const Asking = memo(function Asking(props: Props) {
       </div>
       <DeletedSketch term={sketch.term} />
       <SketchNews sketch={sketch} edits={edits} />
-      <Heading name="Wanted" aside="" />
+      <Heading name={wording.wanted} aside="" />
       <AddCourse
         term={sketch.term}
         wanted={ask.wanted.map((wanted) => wanted.course)}
@@ -69,11 +70,7 @@ export const Asking = memo(function Asking(props: Props) {
         change={change}
       />
       <CreditsNote ask={ask} sections={sections} />
-      {details.areTooMany && (
-        <p className="mt-2 text-12 text-mute">
-          There are too many timetables to say in how many each section stands, and what each rule costs.
-        </p>
-      )}
+      {details.areTooMany && <p className="mt-2 text-12 text-mute">{wording.tooManyTimetablesToSay}</p>}
       <RuleList
         sketch={sketch}
         edits={edits}
@@ -87,7 +84,8 @@ export const Asking = memo(function Asking(props: Props) {
         onClick={props.onShowKeys}
         className="mt-auto self-start pt-3 text-12 text-mute hover:text-ink max-md:hidden"
       >
-        Keys <kbd className="rounded-[3px] border border-rule px-1 font-sans">?</kbd>
+        {wording.keys}
+        <kbd className="rounded-[3px] border border-rule px-1 font-sans">?</kbd>
       </button>
     </div>
   );

@@ -2,6 +2,7 @@ import { type ReactNode, useEffect, useRef } from 'react';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { wording } from '@/wording/workbench/AskingPane';
 
 type Props = {
   sketchName: string;
@@ -33,7 +34,7 @@ export function AskingPane({ sketchName, note, isBusy, isOpen, onOpenChange, ins
       <aside
         ref={pane}
         tabIndex={-1}
-        aria-label="What I ask"
+        aria-label={wording.whatAsk}
         aria-busy={isBusy}
         className="w-[316px] shrink-0 overflow-y-auto border-r border-rule bg-sheet px-3.5 py-3 print:hidden"
       >
@@ -43,7 +44,7 @@ export function AskingPane({ sketchName, note, isBusy, isOpen, onOpenChange, ins
   if (instead)
     return (
       <aside
-        aria-label="What I ask"
+        aria-label={wording.whatAsk}
         className="max-h-[45dvh] shrink-0 overflow-y-auto border-b border-rule bg-sheet px-3 py-3 print:hidden"
       >
         {instead}
@@ -54,18 +55,18 @@ export function AskingPane({ sketchName, note, isBusy, isOpen, onOpenChange, ins
       <aside
         ref={pane}
         tabIndex={-1}
-        aria-label="What I ask"
+        aria-label={wording.whatAsk}
         className="border-b border-rule bg-sheet px-3 py-2 print:hidden"
       >
         <div className="flex items-center justify-between">
           <span className="truncate font-heavy">{sketchName}</span>
           <Button className="shrink-0" onClick={() => onOpenChange(true)}>
-            Courses and rules
+            {wording.coursesAndRules}
           </Button>
         </div>
         {!isOpen && <div className="mt-1 empty:hidden">{note}</div>}
       </aside>
-      <Dialog sheet open={isOpen} onOpenChange={onOpenChange} title="Courses and rules">
+      <Dialog sheet open={isOpen} onOpenChange={onOpenChange} title={wording.coursesAndRules}>
         {children}
       </Dialog>
     </>

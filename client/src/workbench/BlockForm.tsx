@@ -2,13 +2,16 @@ import { type SyntheticEvent, useId, useState } from 'react';
 import type { Ask, TimeBlock } from '@/api/client';
 import { hoursOfBlock, newBlock } from '@/grid/blocks';
 import { type Day, daysOf } from '@/lib/days';
-import { readTime, sayTime } from '@/lib/time';
+import { readTime } from '@/lib/time';
+import { sayTime } from '@/wording/times';
 import { replaceBlock } from '@/domain/edits';
 import { Dialog } from '@/ui/Dialog';
 import { Complaint, FieldGroup, fieldLook, FormButtons, TextField, wrongHours } from './Fields';
 import { DayToggles } from '@/ui/DayToggles';
 import { Radios } from './LimitEditor';
 import { readWeeks, writeWeeks } from './readWeeks';
+import { wording } from '@/wording/workbench/BlockForm';
+import { common } from '@/wording/common';
 
 type Props = {
   /** The block to change, or null for a new one. */
@@ -19,8 +22,8 @@ type Props = {
 };
 
 const strengths = [
-  { value: 'cannot', label: 'Can’t: no class may meet then' },
-  { value: 'ratherNot', label: 'Rather not: it only counts in what matters' },
+  { value: 'cannot', label: wording.cantNoClassMayMeet },
+  { value: 'ratherNot', label: wording.ratherNotOnlyCounts },
 ];
 
 /** Days, hours, weeks, strength and label of a time block, typed. */
@@ -39,8 +42,8 @@ export function BlockForm({ block, weekCount, change, onClose }: Props) {
   const end = readTime(to);
   const inWeeks = readWeeks(weeks, weekCount);
   const wrong = {
-    days: chosen.length === 0 ? 'Choose at least one day.' : null,
-    weeks: inWeeks === undefined ? `Type weeks such as 1-8, 10; the term has ${weekCount}.` : null,
+    days: chosen.length === 0 ? wording.chooseAtLeastOneDay : null,
+    weeks: inWeeks === undefined ? wording.noWeeks(weekCount) : null,
     ...wrongHours(start, end),
   };
 
@@ -54,16 +57,16 @@ export function BlockForm({ block, weekCount, change, onClose }: Props) {
   };
 
   return (
-    <Dialog open onOpenChange={onClose} title={block ? 'Hours' : 'Take hours out'}>
+    <Dialog open onOpenChange={onClose} title={block ? common.hours : wording.takeHoursOut}>
       <form onSubmit={submit} className="flex flex-col gap-2.5" noValidate>
-        <FieldGroup name="Days">
-          <DayToggles label="Days" chosen={chosen} onChange={setChosen} />
+        <FieldGroup name={common.days}>
+          <DayToggles label={common.days} chosen={chosen} onChange={setChosen} />
           <Complaint id={`${id}-days`} text={tried ? wrong.days : null} />
         </FieldGroup>
         <div className="grid grid-cols-2 gap-3">
           <TextField
             id={`${id}-from`}
-            label="From"
+            label={wording.from}
             value={from}
             placeholder="8:00"
             longest={8}
@@ -72,7 +75,7 @@ export function BlockForm({ block, weekCount, change, onClose }: Props) {
           />
           <TextField
             id={`${id}-to`}
-            label="To"
+            label={wording.to}
             value={to}
             placeholder="12:00"
             longest={8}
@@ -80,30 +83,30 @@ export function BlockForm({ block, weekCount, change, onClose }: Props) {
             wrong={tried ? wrong.to : null}
           />
         </div>
-        <FieldGroup name="How strongly">
+        <FieldGroup name={wording.howStrongly}>
           <Radios name={`${id}-strength`} choices={strengths} value={strength} onChange={setStrength} />
         </FieldGroup>
         <TextField
           id={`${id}-weeks`}
-          label="Weeks, if not all"
+          label={wording.weeksIfNotAll}
           value={weeks}
-          placeholder="all; or 1-8, 10"
+          placeholder={wording.weeksExample}
           longest={200}
           onChange={setWeeks}
           wrong={tried ? wrong.weeks : null}
         />
         <label className="flex flex-col gap-1 text-12 text-mute">
-          What it is, if you like
+          {wording.whatIfLike}
           <input
             value={label}
             onChange={(event) => setLabel(event.target.value)}
             maxLength={200}
-            placeholder="Boatyard shift"
+            placeholder={wording.boatyardShift}
             className={`${fieldLook} text-14 text-ink`}
           />
         </label>
         <FormButtons
-          save={block ? 'Save' : 'Take these hours out'}
+          save={block ? common.save : wording.takeTheseHoursOut}
           onRemove={block && (() => change((now) => replaceBlock(now, block, null)))}
           onClose={onClose}
         />

@@ -1,12 +1,15 @@
 import { type SyntheticEvent, useId, useState } from 'react';
 import type { Ask, Break } from '@/api/client';
 import { type Day, days, daysOf } from '@/lib/days';
-import { apiTime, minuteOf, readTime, sayTime } from '@/lib/time';
+import { apiTime, minuteOf, readTime } from '@/lib/time';
+import { sayTime } from '@/wording/times';
 import { replaceBreak } from '@/domain/edits';
 import { Dialog } from '@/ui/Dialog';
 import { Complaint, FieldGroup, FormButtons, TextField, wrongHours } from './Fields';
 import { DayToggles } from '@/ui/DayToggles';
 import { Radios } from './LimitEditor';
+import { wording } from '@/wording/workbench/BreakForm';
+import { common } from '@/wording/common';
 
 type Props = {
   /** The break to change, or null for a new one. */
@@ -16,8 +19,8 @@ type Props = {
 };
 
 const strengths = [
-  { value: 'cannot', label: 'Must: no timetable without it' },
-  { value: 'ratherNot', label: 'If it can be: it only counts in what matters' },
+  { value: 'cannot', label: wording.mustNoTimetableWithout },
+  { value: 'ratherNot', label: wording.ifCanBeOnlyCounts },
 ];
 
 /** Free time somewhere inside a window, typed. */
@@ -35,12 +38,12 @@ export function BreakForm({ wanted, change, onClose }: Props) {
   const length = /^\d{1,4}$/.test(minutes.trim()) ? Number(minutes) : null;
   const room = start !== null && end !== null && end > start ? end - start : null;
   const wrong = {
-    days: chosen.length === 0 ? 'Choose at least one day.' : null,
+    days: chosen.length === 0 ? wording.chooseAtLeastOneDay : null,
     minutes:
       length === null || length < 1
-        ? 'Type a number of minutes.'
+        ? wording.typeNumberOfMinutes
         : room !== null && length > room
-          ? `The window has only ${room} minutes.`
+          ? wording.windowOnlyMinutes(room)
           : null,
     ...wrongHours(start, end),
   };
@@ -55,20 +58,18 @@ export function BreakForm({ wanted, change, onClose }: Props) {
   };
 
   return (
-    <Dialog open onOpenChange={onClose} title={wanted ? 'Break' : 'A break'}>
+    <Dialog open onOpenChange={onClose} title={wanted ? wording.break : wording.aBreak}>
       <form onSubmit={submit} className="flex flex-col gap-2.5" noValidate>
-        <p className="text-12 text-mute">
-          Free time that may move: so many minutes somewhere between two hours.
-        </p>
-        <FieldGroup name="Days">
-          <DayToggles label="Days" chosen={chosen} onChange={setChosen} />
+        <p className="text-12 text-mute">{wording.freeTimeMayMove}</p>
+        <FieldGroup name={common.days}>
+          <DayToggles label={common.days} chosen={chosen} onChange={setChosen} />
           <Complaint id={`${id}-days`} text={tried ? wrong.days : null} />
         </FieldGroup>
         <div className="grid grid-cols-3 gap-3">
           {(
             [
-              ['minutes', 'Minutes', minutes, setMinutes, '40'],
-              ['from', 'Between', from, setFrom, '11:30'],
+              ['minutes', wording.minutes, minutes, setMinutes, '40'],
+              ['from', wording.between, from, setFrom, '11:30'],
               ['to', 'and', to, setTo, '14:00'],
             ] as const
           ).map(([name, label, value, onChange, placeholder]) => (
@@ -84,11 +85,11 @@ export function BreakForm({ wanted, change, onClose }: Props) {
             />
           ))}
         </div>
-        <FieldGroup name="How strongly">
+        <FieldGroup name={wording.howStrongly}>
           <Radios name={`${id}-strength`} choices={strengths} value={strength} onChange={setStrength} />
         </FieldGroup>
         <FormButtons
-          save={wanted ? 'Save' : 'Add the break'}
+          save={wanted ? common.save : wording.addBreak}
           onRemove={wanted && (() => change((now) => replaceBreak(now, wanted, null)))}
           onClose={onClose}
         />

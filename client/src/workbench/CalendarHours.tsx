@@ -1,10 +1,12 @@
 import { useEffect, useRef } from 'react';
 import type { Ask, Term } from '@/api/client';
 import { sayBlock } from '@/grid/blocks';
-import { countOf } from '@/lib/count';
 import { Button } from '@/ui/Button';
 import type { CalendarPreview } from './useCalendarPreview';
 import { useKeyDown } from '@/lib/useKeyDown';
+import { wording } from '@/wording/workbench/CalendarHours';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 type Props = {
   term: Term;
@@ -31,23 +33,21 @@ export function CalendarHours({ term, preview, leaves, change }: Props) {
         tabIndex={-1}
         className="text-16 font-heavy break-words outline-none"
       >
-        Hours in “{file?.name}”
+        {wording.hoursIn(file?.name ?? '')}
       </h2>
-      {found.isPending && <p role="status">Reading the calendar …</p>}
+      {found.isPending && <p role="status">{wording.readingCalendar}</p>}
       {found.isError && (
         <p role="alert" className="mt-1 text-brick">
           {found.error.message}
         </p>
       )}
       {found.data && events.length === 0 && (
-        <p className="mt-1">Nothing in this calendar takes place in {term.name}.</p>
+        <p className="mt-1">{wording.nothingInCalendarTakesPlace(term.name)}</p>
       )}
       {events.length > 0 && (
         <>
-          <p className="mt-1 text-12 text-mute">
-            Dashed on the grid: offered. Hatched: picked. Press either to change it.
-          </p>
-          <ul aria-label="Events" className="mt-2">
+          <p className="mt-1 text-12 text-mute">{wording.dashedOnGridOfferedHatched}</p>
+          <ul aria-label={wording.events} className="mt-2">
             {events.map((one, i) => (
               <li key={i} className="border-t border-hair py-1.5">
                 <label className="flex items-start gap-2">
@@ -58,9 +58,9 @@ export function CalendarHours({ term, preview, leaves, change }: Props) {
                     className="mt-0.5 accent-plum"
                   />
                   <span className="min-w-0">
-                    <span className="font-strong break-words">{one.label || 'Without a name'}</span>
-                    {one.isAllDay && <span className="text-12 text-mute"> · all day</span>}
-                    {!one.isWeekly && <span className="text-12 text-mute"> · in one week only</span>}
+                    <span className="font-strong break-words">{one.label || wording.withoutName}</span>
+                    {one.isAllDay && <span className="text-12 text-mute">{wording.allDay}</span>}
+                    {!one.isWeekly && <span className="text-12 text-mute">{wording.inOneWeek}</span>}
                     {one.blocks.map((block, j) => (
                       <span key={j} className="block text-12 text-mute">
                         {sayBlock({ ...block, label: '' })}
@@ -75,11 +75,11 @@ export function CalendarHours({ term, preview, leaves, change }: Props) {
       )}
       {found.data && found.data.passedOver.length > 0 && (
         <details className="mt-2 text-12 text-mute">
-          <summary>{countOf(found.data.passedOver.length, 'event')} passed over</summary>
+          <summary>{wording.passedOver(counted.events(found.data.passedOver.length))}</summary>
           <ul>
             {found.data.passedOver.map((one, i) => (
               <li key={i}>
-                {one.label || 'Without a name'}: {one.why}
+                {one.label || wording.withoutName}: {one.why}
               </li>
             ))}
           </ul>
@@ -95,11 +95,11 @@ export function CalendarHours({ term, preview, leaves, change }: Props) {
               close();
             }}
           >
-            Take {countOf(count, 'event')} out
+            {wording.takeOut(counted.events(count))}
           </Button>
         )}
         <Button look="quiet" onClick={close}>
-          {events.length > 0 ? 'Cancel' : 'Close'}
+          {events.length > 0 ? common.cancel : wording.close}
         </Button>
         {count > 0 && <span className="text-12 text-mute">{leaves}</span>}
       </div>

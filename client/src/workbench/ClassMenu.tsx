@@ -1,12 +1,15 @@
 import { Popover } from 'radix-ui';
 import type { Ask } from '@/api/client';
 import { type GridClass, sayComponent } from '@/grid/classes';
-import { sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { keepInstead, markSection, wantedOf } from '@/domain/edits';
 import { saySeats } from '@/domain/seats';
 import { Button } from '@/ui/Button';
 import { sayMeetings } from '@/grid/meetings';
-import { usePlaces } from './usePlaces';
+import { useFreedStandings } from './useFreedStandings';
+import { wording } from '@/wording/workbench/ClassMenu';
+import { common } from '@/wording/common';
+import { joinAnd } from '@/wording/lists';
 
 export type Pressed = { one: GridClass; element: HTMLElement };
 
@@ -21,7 +24,7 @@ type Props = {
 /** What one can do with a class: keep it, rule it out, move it to another of its places; and all about it. */
 export function ClassMenu({ pressed, ask, change, onPointSection, onClose }: Props) {
   const { course, section } = pressed.one;
-  const standings = usePlaces(ask, pressed.one);
+  const standings = useFreedStandings(ask, pressed.one);
   const wanted = wantedOf(ask, course.id);
   const isKept = wanted?.keep.includes(section.number) ?? false;
   const ofComponent = course.sections.filter((other) => other.component === section.component);
@@ -35,7 +38,7 @@ export function ClassMenu({ pressed, ask, change, onPointSection, onClose }: Pro
     section.number,
     sayMeetings(section),
     [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '').join(', '),
-    section.instructors.join(' and '),
+    joinAnd(section.instructors),
     saySeats(section),
     [course.materials, section.materials].filter((text) => text !== '').join(' '),
   ].filter((fact) => fact !== '');
@@ -74,15 +77,15 @@ export function ClassMenu({ pressed, ask, change, onPointSection, onClose }: Pro
                 )
               }
             >
-              {isKept ? 'Kept' : 'Keep'}
+              {isKept ? wording.kept : common.keep}
             </Button>
             <Button onClick={() => act((now) => markSection(now, course.id, section.number, 'ruleOut'))}>
-              Rule out
+              {common.ruleOut}
             </Button>
           </div>
           {others.length > 0 && (
             <>
-              <h3 className="mt-3 text-12 font-heavy">Move to</h3>
+              <h3 className="mt-3 text-12 font-heavy">{wording.moveTo}</h3>
               <ul>
                 {others.map((other) => (
                   <li key={other.number}>
@@ -114,5 +117,5 @@ export function ClassMenu({ pressed, ask, change, onPointSection, onClose }: Pro
 
 function sayLeaves(count: string | undefined): string {
   if (count === undefined) return '';
-  return count === '0' ? 'leaves none' : `leaves ${sayCount(count)}`;
+  return count === '0' ? wording.leavesNone : wording.leavesCount(sayCount(count));
 }

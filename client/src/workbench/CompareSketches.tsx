@@ -1,10 +1,11 @@
 import { useQueries } from '@tanstack/react-query';
 import type { Sketch } from '@/api/client';
 import { answerQuery, shapesQuery } from '@/api/answerQueries';
-import { sayKnown, sayLeast } from '@/lib/count';
+import { sayKnown, sayLeast } from '@/wording/counts';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { sayFacts } from '@/domain/facts';
+import { wording } from '@/wording/workbench/CompareSketches';
 
 type Props = {
   sketches: readonly Sketch[];
@@ -20,17 +21,17 @@ export function CompareSketches({ sketches, current, onOpen, onClose }: Props) {
   });
   const bests = useQueries({ queries: sketches.map((sketch) => shapesQuery(sketch.ask, 0)) });
   return (
-    <Dialog open onOpenChange={onClose} title="Sketches of this term" wide>
+    <Dialog open onOpenChange={onClose} title={wording.sketchesOfTerm} wide>
       <div className="overflow-x-auto">
         <table className="w-full text-12">
           <thead className="text-left text-mute">
             <tr>
-              <th className="py-1 pr-3 font-text">Sketch</th>
-              <th className="py-1 pr-3 text-right font-text">Timetables</th>
-              <th className="py-1 pr-3 text-right font-text">Week shapes</th>
-              <th className="py-1 pr-3 font-text">Its best</th>
+              <th className="py-1 pr-3 font-text">{wording.sketch}</th>
+              <th className="py-1 pr-3 text-right font-text">{wording.timetables}</th>
+              <th className="py-1 pr-3 text-right font-text">{wording.weekShapes}</th>
+              <th className="py-1 pr-3 font-text">{wording.itsBest}</th>
               <th className="py-1">
-                <span className="sr-only">Open</span>
+                <span className="sr-only">{wording.open}</span>
               </th>
             </tr>
           </thead>
@@ -53,14 +54,14 @@ export function CompareSketches({ sketches, current, onOpen, onClose }: Props) {
                     {best
                       ? sayFacts(best)
                       : answer?.timetables === '0' && answer.isExact
-                        ? 'none is possible'
+                        ? wording.nonePossible
                         : ''}
                   </td>
                   <td className="py-1 text-right">
                     {sketch.id === current ? (
-                      <span className="text-mute">open</span>
+                      <span className="text-mute">{wording.isOpen}</span>
                     ) : (
-                      <Button onClick={() => onOpen(sketch.id)}>Open</Button>
+                      <Button onClick={() => onOpen(sketch.id)}>{wording.open}</Button>
                     )}
                   </td>
                 </tr>

@@ -2,13 +2,16 @@ import { useState } from 'react';
 import type { Ask, Course, Section, WantedCourse } from '@/api/client';
 import { sayComponent } from '@/grid/classes';
 import { sayMeetings } from '@/grid/meetings';
-import { countOf, sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { minuteOf } from '@/lib/time';
 import { CourseLimits } from '@/domain/CourseLimits';
 import { markSections } from '@/domain/edits';
 import { saySeats } from '@/domain/seats';
 import { Button } from '@/ui/Button';
 import { MarkButton } from '@/ui/MarkButton';
+import { wording } from '@/wording/workbench/CourseSections';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 type Props = {
   course: Course;
@@ -40,11 +43,11 @@ export function CourseSections(props: Props) {
     <div className="mt-1.5 border-l-2 border-rule pl-2">
       <CourseLimits course={course} ask={ask} change={change} />
       <div className="mt-1.5 flex flex-wrap gap-x-2 text-12 text-mute">
-        Select
+        {wording.select}
         {components.length > 1 &&
           components.map((component) => (
             <Pick key={component} onClick={() => choose((section) => section.component === component)}>
-              {component}s
+              {wording.componentS(component)}
             </Pick>
           ))}
         <Pick
@@ -52,23 +55,23 @@ export function CourseSections(props: Props) {
             choose((one) => (chosen.length === 0 || chosen.includes(one.number)) && isEvening(one))
           }
         >
-          {chosen.length === 0 ? 'evening ones' : 'of these, evening ones'}
+          {chosen.length === 0 ? wording.eveningOnes : wording.ofTheseEveningOnes}
         </Pick>
-        <Pick onClick={() => choose(() => true)}>all</Pick>
+        <Pick onClick={() => choose(() => true)}>{wording.allSections}</Pick>
       </div>
       {chosen.length > 0 && (
         <div
           className="mt-1 flex flex-wrap items-center gap-1.5 text-12"
           role="group"
-          aria-label="Sections selected"
+          aria-label={wording.sectionsSelected}
         >
-          <span className="font-strong">{countOf(chosen.length, 'section')}:</span>
-          <Button onClick={() => markChosen('keep')}>Keep</Button>
-          <Button onClick={() => markChosen('ruleOut')}>Rule out</Button>
-          <Button onClick={() => markChosen(null)}>Neither</Button>
+          <span className="font-strong">{counted.sections(chosen.length)}:</span>
+          <Button onClick={() => markChosen('keep')}>{common.keep}</Button>
+          <Button onClick={() => markChosen('ruleOut')}>{common.ruleOut}</Button>
+          <Button onClick={() => markChosen(null)}>{wording.neither}</Button>
         </div>
       )}
-      <ul className="mt-1" aria-label={`Sections of ${course.id}`}>
+      <ul className="mt-1" aria-label={wording.sectionsOf(course.id)}>
         {course.sections.map((section) => (
           <SectionLine
             key={section.number}
@@ -136,7 +139,7 @@ function SectionLine(props: LineProps) {
         type="checkbox"
         checked={isChosen}
         onChange={(event) => onChoose(event.target.checked)}
-        aria-label={`Select ${name}`}
+        aria-label={wording.selectName(name)}
         className="mt-0.5 size-3.5 shrink-0 accent-plum"
       />
       <div className="min-w-0 flex-1 text-12">
@@ -152,18 +155,18 @@ function SectionLine(props: LineProps) {
       </div>
       <div className="flex shrink-0 gap-1">
         <MarkButton
-          label={`Keep ${name}`}
+          label={wording.keepName(name)}
           pressed={mark === 'keep'}
           onClick={() => onMark(mark === 'keep' ? null : 'keep')}
         >
-          Keep
+          {common.keep}
         </MarkButton>
         <MarkButton
-          label={`Rule out ${name}`}
+          label={wording.ruleOut(name)}
           pressed={mark === 'ruleOut'}
           onClick={() => onMark(mark === 'ruleOut' ? null : 'ruleOut')}
         >
-          Out
+          {wording.out}
         </MarkButton>
       </div>
     </li>
@@ -173,6 +176,6 @@ function SectionLine(props: LineProps) {
 /** Where a section stands: forced, dead, or in so many. */
 function sayStanding(standing: string | null, timetables: string): string {
   if (standing === null) return '';
-  if (standing === '0') return 'in none';
-  return standing === timetables ? `in all ${sayCount(standing)}` : `in ${sayCount(standing)}`;
+  if (standing === '0') return wording.inNone;
+  return standing === timetables ? wording.inAll(sayCount(standing)) : wording.inStanding(sayCount(standing));
 }

@@ -3,11 +3,13 @@ import { eitherOrOf } from '@/domain/edits';
 import type { Sections } from '@/domain/useSections';
 import { Popover } from '@/ui/Popover';
 import { type CreditGoals, useCreditGoals } from './creditGoals';
+import { wording } from '@/wording/workbench/CreditsNote';
+import { common } from '@/wording/common';
 
 const fields: { goal: keyof CreditGoals; label: string }[] = [
-  { goal: 'fullTime', label: 'Full-time from' },
-  { goal: 'award', label: 'Award from' },
-  { goal: 'maximum', label: 'At most' },
+  { goal: 'fullTime', label: wording.fullTime },
+  { goal: 'award', label: wording.awardFrom },
+  { goal: 'maximum', label: common.atMost },
 ];
 
 /** The credits taken against what full-time, award and maximum ask, in words where they are missed. */
@@ -19,14 +21,14 @@ export function CreditsNote({ ask, sections }: { ask: Sketch['ask']; sections: S
   return (
     <div className="py-1 text-12">
       <Popover
-        label="Credits to reach"
+        label={wording.creditsToReach}
         trigger={
           <button
             type="button"
-            aria-label={`${sayRange(min, max)} credits. Change what they are held against`}
+            aria-label={wording.creditsChangeWhatHeldAgainst(sayRange(min, max))}
             className="border-b border-dotted border-mute font-strong"
           >
-            {sayRange(min, max)} credits
+            {wording.rangeCredits(sayRange(min, max))}
           </button>
         }
       >
@@ -44,12 +46,10 @@ export function CreditsNote({ ask, sections }: { ask: Sketch['ask']; sections: S
               }}
               className="w-[68px] rounded-[4px] border border-rule bg-sheet px-2 py-1 tabular-nums"
             />
-            credits
+            {wording.credits}
           </label>
         ))}
-        <p className="mt-1 text-12 text-mute">
-          This only tells you. To leave out timetables that miss it, add the rule “Credits”.
-        </p>
+        <p className="mt-1 text-12 text-mute">{wording.onlyTellsToLeaveOut}</p>
       </Popover>
       {text !== '' && <span className={isBad ? 'text-brick' : 'text-mute'}>, {text}</span>}
     </div>
@@ -57,19 +57,18 @@ export function CreditsNote({ ask, sections }: { ask: Sketch['ask']; sections: S
 }
 
 function sayRange(min: number, max: number): string {
-  return min === max ? String(max) : `${min} to ${max}`;
+  return min === max ? String(max) : wording.minMax(min, max);
 }
 
 /** What of the goals is missed, in words. */
 function sayGoals(min: number, max: number, goals: CreditGoals): { text: string; isBad: boolean } {
   const { fullTime, award, maximum } = goals;
-  if (max < fullTime) return { text: `${less(fullTime, max)} short of full-time (${fullTime})`, isBad: true };
-  if (min > maximum) return { text: `${less(min, maximum)} over the maximum of ${maximum}`, isBad: true };
-  if (max < award)
-    return { text: `full-time; ${less(award, max)} short of the award (${award})`, isBad: false };
+  if (max < fullTime) return { text: wording.shortOfFullTime(less(fullTime, max), fullTime), isBad: true };
+  if (min > maximum) return { text: wording.overMaximum(less(min, maximum), maximum), isBad: true };
+  if (max < award) return { text: wording.fullTimeShortOfAward(less(award, max), award), isBad: false };
   if (max > maximum)
     return {
-      text: `up to ${less(max, maximum)} over the maximum of ${maximum} with all of them`,
+      text: wording.upToOverMaximum(less(max, maximum), maximum),
       isBad: false,
     };
   return { text: '', isBad: false };

@@ -2,6 +2,8 @@ import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-quer
 import { call, http, type Sketch } from '@/api/client';
 import { openSketch } from '@/saving/sketchPort';
 import { Button } from '@/ui/Button';
+import { wording } from '@/wording/workbench/DeletedSketch';
+import { common } from '@/wording/common';
 
 /** Kept beside the sketch, not in the view, which is made anew when another sketch opens. */
 type Deleted = { id: string; name: string; problem?: string };
@@ -23,7 +25,7 @@ export function DeletedSketch({ term }: { term: string }) {
   if (!data) return null;
   const forget = () => client.setQueryData(deletedKey(term), null);
   const tell = (error: unknown) => {
-    const problem = error instanceof Error ? error.message : 'It could not be restored.';
+    const problem = error instanceof Error ? error.message : wording.couldNotBeRestored;
     client.setQueryData<Deleted | null>(deletedKey(term), (now) =>
       now?.id === data.id ? { ...now, problem } : now,
     );
@@ -39,11 +41,12 @@ export function DeletedSketch({ term }: { term: string }) {
       className="mb-2 flex flex-wrap items-center gap-2 rounded-[4px] border border-rule px-2.5 py-1.5 text-12"
     >
       <span className={`min-w-0 break-words ${data.problem === undefined ? 'flex-1' : 'basis-full'}`}>
-        “{data.name}” is deleted. {data.problem}
+        {wording.isDeleted(data.name)}
+        {data.problem}
       </span>
-      <Button onClick={() => void back().catch(tell)}>Undo</Button>
+      <Button onClick={() => void back().catch(tell)}>{common.undo}</Button>
       <Button look="quiet" onClick={forget}>
-        Dismiss
+        {common.dismiss}
       </Button>
     </div>
   );

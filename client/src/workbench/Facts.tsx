@@ -1,9 +1,11 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Answer } from '@/api/client';
-import { countOf, knownTimetables, sayCount, sayKnown, sayLeast } from '@/lib/count';
+import { knownTimetables, sayCount, sayKnown, sayLeast } from '@/wording/counts';
 import { factsOf } from '@/domain/facts';
 import type { Walk } from '@/domain/useWalk';
+import { wording } from '@/wording/workbench/Facts';
+import { counted } from '@/wording/counted';
 
 type Props = {
   answer: Answer;
@@ -30,12 +32,8 @@ export function Facts({ answer, walk, isDrafting, byHand, onLookAlikes, tools }:
       <header className="flex min-h-[62px] items-center gap-3 border-b border-rule px-4 py-2">
         <h1 className="mr-auto leading-tight">
           <span className="text-24 font-heavy">{sayKnown(known)}</span>{' '}
-          {known.isExact && known.timetables === '1' ? 'timetable' : 'timetables'}
-          {byHand && (
-            <span className="block text-12 text-mute">
-              with what you keep; open a course and press a place to keep it
-            </span>
-          )}
+          {wording.timetables(known.isExact && known.timetables === '1')}
+          {byHand && <span className="block text-12 text-mute">{wording.withWhatKeepOpenCourse}</span>}
         </h1>
         {tools}
       </header>
@@ -45,14 +43,14 @@ export function Facts({ answer, walk, isDrafting, byHand, onLookAlikes, tools }:
       <div className={`flex items-center gap-2 ${isLong ? 'min-w-0 md:flex-1' : ''}`}>
         <div className="flex print:hidden">
           <WalkButton
-            label="Better week shape"
+            label={wording.betterWeekShape}
             disabled={inView.rank === 1}
             onClick={() => onGo(inView.rank - 2)}
           >
             <ChevronLeft size={18} aria-hidden="true" />
           </WalkButton>
           <WalkButton
-            label="Next week shape"
+            label={wording.nextWeekShape}
             disabled={inView.rank === listed}
             onClick={() => onGo(inView.rank)}
           >
@@ -61,12 +59,9 @@ export function Facts({ answer, walk, isDrafting, byHand, onLookAlikes, tools }:
         </div>
         <h1 className="leading-tight">
           <span className="text-24 font-heavy">
-            N°{' '}
+            {wording.numberSign}
             {isInViewOld ? (
-              <span
-                className="text-mute"
-                title="The best is still being looked for; this is the week before."
-              >
+              <span className="text-mute" title={wording.bestStillBeingLooked}>
                 …
               </span>
             ) : (
@@ -74,7 +69,7 @@ export function Facts({ answer, walk, isDrafting, byHand, onLookAlikes, tools }:
             )}
           </span>{' '}
           <span className="text-14 whitespace-nowrap">
-            of {known === answer ? sayShapes(answer) : '… week shapes'}
+            {wording.ofPart(known === answer ? sayShapes(answer) : wording.weekShapes)}
           </span>
           <span className="block text-12 text-mute md:whitespace-nowrap">
             {knownTimetables(known)}
@@ -88,8 +83,8 @@ export function Facts({ answer, walk, isDrafting, byHand, onLookAlikes, tools }:
                   className="underline decoration-dotted underline-offset-2 hover:text-ink"
                 >
                   {alike === 0
-                    ? `${sayCount(inView.alike)} alike`
-                    : `look-alike ${alike + 1} of ${sayCount(inView.alike)}`}
+                    ? wording.alike(sayCount(inView.alike))
+                    : wording.lookAlike(alike + 1, sayCount(inView.alike))}
                 </button>
               </>
             )}
@@ -113,16 +108,16 @@ export function Facts({ answer, walk, isDrafting, byHand, onLookAlikes, tools }:
 
 /** Which week shapes are listed, where it is not simply all of them. */
 function sayListed(isOfMany: boolean, listed: number, isSure: boolean): string {
-  if (!isOfMany) return isSure ? '' : ' · in the best order found in time';
-  return ` · the best ${sayCount(listed)}${isSure ? '' : ' found in time'} are listed`;
+  if (!isOfMany) return isSure ? '' : wording.inBestOrderFound;
+  return wording.bestListed(sayCount(listed), isSure ? '' : wording.foundInTime);
 }
 
 function sayShapes({ weekShapes, isExact }: Answer): string {
-  return isExact ? countOf(weekShapes, 'week shape') : `${sayLeast(weekShapes, isExact)} week shapes`;
+  return isExact ? counted.weekShapes(weekShapes) : wording.countedWeekShapes(sayLeast(weekShapes, isExact));
 }
 
 /** The number of the one in view, to be typed over. */
-function Jump({ rank, listed, onGo }: { rank: number; listed: number; onGo: (place: number) => void }) {
+function Jump({ rank, listed, onGo }: { rank: number; listed: number; onGo: (index: number) => void }) {
   const [typed, setTyped] = useState<string | null>(null);
   const go = () => {
     const number = Number(typed?.replaceAll(',', ''));
@@ -132,7 +127,7 @@ function Jump({ rank, listed, onGo }: { rank: number; listed: number; onGo: (pla
   return (
     <input
       id="jump"
-      aria-label="Number of the week shape in view; type one to go there"
+      aria-label={wording.numberOfWeekShape}
       value={typed ?? sayCount(rank)}
       inputMode="numeric"
       maxLength={6}

@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { Button } from '@/ui/Button';
+import { wording } from '@/wording/workbench/Fields';
+import { common } from '@/wording/common';
 
 export const fieldLook =
   'w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5 aria-invalid:border-brick';
@@ -76,22 +78,22 @@ export function FormButtons({ save, onRemove, onClose }: ButtonsProps) {
             onClose();
           }}
         >
-          Remove
+          {common.remove}
         </Button>
       )}
       <Button look="quiet" className="ml-auto" onClick={onClose}>
-        Cancel
+        {common.cancel}
       </Button>
     </div>
   );
 }
 
-const badTime = 'Type a time such as 9:30.';
+const badTime = wording.noTime;
 
 /** What is wrong with a start and an end, as far as they could be read. */
 export function wrongHours(start: number | null, end: number | null) {
   return {
     from: start === null ? badTime : null,
-    to: end === null ? badTime : start !== null && end <= start ? 'The end must come after the start.' : null,
+    to: end === null ? badTime : start !== null && end <= start ? common.endMustComeAfterStart : null,
   };
 }

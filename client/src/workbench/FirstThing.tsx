@@ -4,6 +4,7 @@ import { termsQuery } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { Message } from '@/ui/Message';
 import { sampleStartsOf } from './sampleStarts';
+import { wording } from '@/wording/workbench/FirstThing';
 
 type Props = {
   term: string;
@@ -17,22 +18,18 @@ export function FirstThing({ term, hasWanted, onFindCourse, change }: Props) {
   const terms = useQuery(termsQuery);
   const starts = hasWanted ? [] : sampleStartsOf(terms.data?.institution ?? '', term);
   return (
-    <Message title={hasWanted ? 'No course is taken' : 'Start with a course you need'}>
-      <p>
-        {hasWanted
-          ? 'All your courses are set aside. Make one a Must again, or add another.'
-          : 'Type its code, and every timetable that can hold it appears on the grid.'}
-      </p>
+    <Message title={hasWanted ? wording.noCourseTaken : wording.startWithCourseNeed}>
+      <p>{hasWanted ? wording.allSetAside : wording.typeCodeAndEveryTimetable}</p>
       <Button look="main" onClick={onFindCourse}>
-        Add a course
+        {wording.addCourse}
       </Button>
       {starts.length > 0 && (
         <div
           role="group"
-          aria-label="Starting points"
+          aria-label={wording.startingPoints}
           className="flex flex-wrap items-center justify-center gap-2"
         >
-          <span className="text-12 max-md:basis-full">Or look around as</span>
+          <span className="text-12 max-md:basis-full">{wording.orLookAround}</span>
           {starts.map(({ name, courses, start }) => (
             <Button key={name} title={courses} onClick={() => change(start)}>
               {name}

@@ -4,6 +4,7 @@ import { ExportMenu } from '@/domain/ExportMenu';
 import type { Sections } from '@/domain/useSections';
 import { MenuItem } from '@/ui/Menu';
 import type { ShortlistActions } from './useShortlist';
+import { wording } from '@/wording/workbench/GridTools';
 
 type Props = {
   sketch: Sketch;
@@ -25,8 +26,8 @@ export function GridTools({ sketch, inView, byHand, onByHand, shortlist, section
           <button
             type="button"
             aria-pressed={here !== undefined}
-            aria-label="Put this timetable on the shortlist"
-            title={here ? `On the shortlist as “${here.name}”` : 'Put this timetable on the shortlist (S)'}
+            aria-label={wording.putTimetableOnShortlist}
+            title={here ? wording.onShortlist(here.name) : wording.putTimetableOnShortlistS}
             onClick={shortlist.putBy}
             className="-mr-px rounded-l-[4px] border border-rule bg-sheet p-1.5 hover:border-ink aria-pressed:text-plum"
           >
@@ -40,10 +41,10 @@ export function GridTools({ sketch, inView, byHand, onByHand, shortlist, section
         <button
           type="button"
           onClick={shortlist.open}
-          title="Show the shortlist (Shift + S)"
+          title={wording.showShortlistShiftS}
           className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap not-first:rounded-l-none hover:border-ink"
         >
-          <span className="max-[1439px]:sr-only">Shortlist</span>{' '}
+          <span className="max-[1439px]:sr-only">{wording.shortlist}</span>{' '}
           {putBy > 0 ? putBy : <List size={15} className="min-[1440px]:hidden" aria-hidden="true" />}
         </button>
       </div>
@@ -51,29 +52,29 @@ export function GridTools({ sketch, inView, byHand, onByHand, shortlist, section
         type="button"
         aria-pressed={byHand}
         onClick={() => onByHand(!byHand)}
-        title="Show only the sections you keep, and build the week one by one"
+        title={wording.showOnlySectionsKeep}
         className="rounded-[4px] border border-rule bg-sheet px-2 py-1 text-12 font-strong whitespace-nowrap hover:border-ink aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
       >
-        By hand
+        {wording.byHand}
       </button>
       {inView && !byHand ? (
         <ExportMenu
           term={sketch.term}
-          name={here?.name ?? `Week shape ${inView.rank}`}
+          name={here?.name ?? wording.weekShape(inView.rank)}
           numbers={inView.sections}
           sections={sections}
           trigger={
             <button
               type="button"
-              aria-label="Print or export this timetable"
-              title="Print or export this timetable"
+              aria-label={wording.printOrExportTimetable}
+              title={wording.printOrExportTimetable}
               className="rounded-[4px] border border-rule bg-sheet p-1.5 hover:border-ink"
             >
               <Printer size={15} aria-hidden="true" />
             </button>
           }
         >
-          <MenuItem onSelect={() => window.print()}>Print (P)</MenuItem>
+          <MenuItem onSelect={() => window.print()}>{wording.printP}</MenuItem>
         </ExportMenu>
       ) : null}
     </div>

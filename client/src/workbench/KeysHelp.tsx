@@ -1,6 +1,7 @@
 import { switchSingleKeys, useSingleKeys } from '@/lib/singleKeys';
 import { Dialog } from '@/ui/Dialog';
 import { type Action, localKeys } from './useShortcuts';
+import { wording } from '@/wording/workbench/KeysHelp';
 
 type Props = { actions: readonly Action[]; onClose: () => void };
 
@@ -11,7 +12,7 @@ export function KeysHelp({ actions, onClose }: Props) {
     ...localKeys,
   ];
   return (
-    <Dialog open onOpenChange={onClose} title="Keys">
+    <Dialog open onOpenChange={onClose} title={wording.keys}>
       <label className="mb-3 flex min-h-6 items-center gap-2">
         <input
           type="checkbox"
@@ -20,10 +21,8 @@ export function KeysHelp({ actions, onClose }: Props) {
           className="accent-plum"
         />
         <span>
-          Keys of one character work by themselves
-          <span className="block text-12 text-mute">
-            Switch them off if you speak to the browser, or press keys by accident.
-          </span>
+          {wording.keysOfOneCharacterWork}
+          <span className="block text-12 text-mute">{wording.switchOffIfSpeak}</span>
         </span>
       </label>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5 text-12">

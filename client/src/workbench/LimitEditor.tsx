@@ -1,13 +1,16 @@
 import { type ReactNode, useState } from 'react';
 import type { Ask } from '@/api/client';
 import { daysOf } from '@/lib/days';
-import { sayMode } from '@/lib/modes';
-import { apiTime, minuteOf, readTime, sayTime } from '@/lib/time';
+import { sayMode } from '@/wording/modes';
+import { apiTime, minuteOf, readTime } from '@/lib/time';
+import { sayTime } from '@/wording/times';
 import { isDayLimit, numberOf } from '@/domain/dayLimits';
 import { setCampus, setLimits } from '@/domain/edits';
 import { type SingleRule } from '@/domain/rules';
 import { DayToggles } from '@/ui/DayToggles';
 import { ValueList } from '@/ui/ValueList';
+import { wording } from '@/wording/workbench/LimitEditor';
+import { common } from '@/wording/common';
 
 type Props = {
   kind: SingleRule;
@@ -27,7 +30,7 @@ export function LimitEditor({ kind, ask, campuses, change }: Props): ReactNode {
     case 'latestEnd':
       return (
         <TimeInput
-          label={kind === 'earliestStart' ? 'No class before' : 'No class after'}
+          label={kind === 'earliestStart' ? wording.noClassBefore : wording.noClassAfter}
           value={limits[kind]}
           onChange={(value) => change((now) => setLimits(now, { [kind]: value }))}
         />
@@ -35,7 +38,7 @@ export function LimitEditor({ kind, ask, campuses, change }: Props): ReactNode {
     case 'daysOff':
       return (
         <DayToggles
-          label="Days off"
+          label={common.daysOff}
           chosen={daysOf(limits.daysOff)}
           onChange={(daysOff) => change((now) => setLimits(now, { daysOff }))}
         />
@@ -72,9 +75,9 @@ export function LimitEditor({ kind, ask, campuses, change }: Props): ReactNode {
         <Radios
           name="seats"
           choices={[
-            { value: 'open', label: 'Only with a free seat' },
-            { value: 'waitlist', label: 'A seat or a place in the waitlist' },
-            { value: 'any', label: 'Full sections too' },
+            { value: 'open', label: wording.onlyWithFreeSeat },
+            { value: 'waitlist', label: wording.seatOrPlaceInWaitlist },
+            { value: 'any', label: wording.fullSectionsToo },
           ]}
           value={ask.seats}
           onChange={(seats) => change((now) => ({ ...now, seats }))}
@@ -86,8 +89,8 @@ export function LimitEditor({ kind, ask, campuses, change }: Props): ReactNode {
           {(['min', 'max'] as const).map((side) => (
             <NumberInput
               key={side}
-              label={side === 'min' ? 'At least' : 'At most'}
-              unit="credits"
+              label={side === 'min' ? common.atLeast : common.atMost}
+              unit={wording.credits}
               most={60}
               step={1}
               value={ask.credits[side] ?? (side === 'min' ? 0 : 60)}
@@ -166,7 +169,7 @@ function TimeInput({ label, value, onChange }: TimeProps) {
         }}
         className={`${field} w-[68px]`}
       />
-      {read === null && <span className="text-brick">a time such as 9:30</span>}
+      {read === null && <span className="text-brick">{wording.timeExample}</span>}
     </label>
   );
 }

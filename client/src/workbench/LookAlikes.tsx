@@ -2,10 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import type { Ask, Ranked } from '@/api/client';
 import { lookAlikesQuery } from '@/api/answerQueries';
 import { sayComponent } from '@/grid/classes';
-import { countOf, sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { placed, type Sections } from '@/domain/useSections';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { wording } from '@/wording/workbench/LookAlikes';
+import { counted } from '@/wording/counted';
+import { joinAnd } from '@/wording/lists';
 
 type Props = {
   ask: Ask;
@@ -22,13 +25,12 @@ export function LookAlikes({ ask, shape, sections, chosen, onChoose, onClose }: 
   const likes = useQuery(lookAlikesQuery(ask, shape.sections));
   const best = likes.data?.[0];
   return (
-    <Dialog open onOpenChange={onClose} title={`${countOf(shape.alike, 'timetable')} at the same hours`} wide>
+    <Dialog open onOpenChange={onClose} title={wording.atSameHours(counted.timetables(shape.alike))} wide>
       <p className="mb-2 text-12 text-mute">
-        They differ in sections only. The best by what matters comes first; each line says what is other than
-        in it.
+        {wording.differInSectionsOnlyBest}
         {likes.data &&
           BigInt(shape.alike) > BigInt(likes.data.length) &&
-          ` The best ${sayCount(likes.data.length)} are listed.`}
+          wording.bestListed(sayCount(likes.data.length))}
       </p>
       {likes.isError && <p className="text-brick">{likes.error.message}</p>}
       <ul>
@@ -44,10 +46,10 @@ export function LookAlikes({ ask, shape, sections, chosen, onChoose, onClose }: 
               ))}
             </div>
             <span className="shrink-0 pt-1 text-mute tabular-nums">
-              {countOf(one.measures.seatsToSpare, 'seat')} to spare
+              {wording.toSpare(counted.seats(one.measures.seatsToSpare))}
             </span>
             {i === chosen ? (
-              <span className="w-[74px] shrink-0 pt-1 text-center text-mute">in view</span>
+              <span className="w-[74px] shrink-0 pt-1 text-center text-mute">{wording.inView}</span>
             ) : (
               <Button
                 className="w-[74px] shrink-0"
@@ -56,7 +58,7 @@ export function LookAlikes({ ask, shape, sections, chosen, onChoose, onClose }: 
                   onClose();
                 }}
               >
-                Show
+                {wording.show}
               </Button>
             )}
           </li>
@@ -69,14 +71,14 @@ export function LookAlikes({ ask, shape, sections, chosen, onChoose, onClose }: 
 /** The sections that are in one and not in the best, with instructor, room and seats. */
 function differences(one: Ranked, best: Ranked, sections: Sections): string[] {
   const others = one.sections.filter((number) => !best.sections.includes(number));
-  if (others.length === 0) return ['The best of them'];
+  if (others.length === 0) return [wording.bestOf];
   return placed(sections, others).map(({ course, section }) => {
     const rooms = [...new Set(section.meetings.map((meeting) => meeting.room))].filter((room) => room !== '');
     return [
       `${course.id} ${sayComponent(section)} (${section.number})`,
-      section.instructors.join(' and '),
-      rooms.join(' and '),
-      section.freeSeats === 0 ? 'full' : `${section.freeSeats} of ${section.capacity} left`,
+      joinAnd(section.instructors),
+      joinAnd(rooms),
+      section.freeSeats === 0 ? wording.full : wording.ofLeft(section.freeSeats, section.capacity),
     ]
       .filter((part) => part !== '')
       .join(' · ');

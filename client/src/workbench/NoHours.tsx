@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import { colourOf, type PlacedSection, markOf, sayComponent } from '@/grid/classes';
-import { sayMode } from '@/lib/modes';
+import { sayMode } from '@/wording/modes';
 import { sayCredits } from '@/domain/credits';
+import { wording } from '@/wording/workbench/NoHours';
 
 /** The sections of the timetable in view that meet at no set hours. */
 export const NoHours = memo(function NoHours({ sections }: { sections: readonly PlacedSection[] }) {
@@ -10,7 +11,7 @@ export const NoHours = memo(function NoHours({ sections }: { sections: readonly 
   return (
     <div className="flex flex-wrap items-center gap-2 px-4 pt-2 text-12">
       <h2 className="font-heavy" id="no-set-hours">
-        No set hours
+        {wording.noSetHours}
       </h2>
       <ul aria-labelledby="no-set-hours" className="flex flex-wrap gap-2">
         {free.map(({ course, section, colour }) => (

@@ -2,10 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
 import type { Answer, Ask, NearestWeek } from '@/api/client';
 import { whyQuery } from '@/api/answerQueries';
-import { countOf } from '@/lib/count';
 import { liftRules, type Rule } from '@/domain/rules';
 import { Button } from '@/ui/Button';
 import { sayAll, sayPath } from '@/domain/rulePaths';
+import { wording } from '@/wording/workbench/NoneFound';
+import { counted } from '@/wording/counted';
 
 type Props = {
   ask: Ask;
@@ -45,26 +46,24 @@ export function NoneFound({
   const ways = why.data?.waysOut ?? [];
   return (
     <div className="m-auto max-w-3xl px-6 py-4 text-center">
-      <h2 className="text-16 font-heavy">No timetable is possible</h2>
+      <h2 className="text-16 font-heavy">{wording.noTimetablePossible}</h2>
       {answer.clashes.length > 0 && (
         <p className="mt-1 text-brick">
-          {countOf(answer.clashes.length, 'conflict')} between sections you keep; each is marked on the grid
-          with its minutes.
+          {wording.betweenSectionsKeepEachMarked(counted.conflicts(answer.clashes.length))}
         </p>
       )}
       {dead.length > 0 && (
         <p className="mt-1">
-          {sayAll(dead.map((one) => one.course))} cannot be taken even alone: none of{' '}
-          {dead.length === 1 ? 'its' : 'their'} sections is left by your rules.
+          {wording.cannotBeTakenEvenAlone(sayAll(dead.map((one) => one.course)), dead.length === 1)}
         </p>
       )}
       {why.isError && <p className="mt-1 text-mute">{why.error.message}</p>}
       {together.length > 0 && (
         <p className="mt-1 text-mute">
-          {together.length === 1 ? 'This is not possible: ' : 'These are not possible together: '}
+          {together.length === 1 ? wording.notPossible : wording.theseNotPossibleTogether}
           {together.map((path, i) => (
             <Fragment key={path}>
-              {i > 0 && (i === together.length - 1 ? ' and ' : ', ')}
+              {i > 0 && (i === together.length - 1 ? wording.and : ', ')}
               <button
                 type="button"
                 onClick={() => onShowRule(path)}
@@ -79,15 +78,16 @@ export function NoneFound({
       )}
       {nearest && (
         <p className="mt-1">
-          The nearest week stands faintly on the grid. It goes against{' '}
-          {sayAll(nearest.broken.map((path) => sayPath(path, ask, rules).name))}
-          {nearest.isExact ? '' : ', as far as could be found in time'}.{' '}
+          {wording.nearestWeekStandsFaintly(
+            sayAll(nearest.broken.map((path) => sayPath(path, ask, rules).name)),
+            nearest.isExact ? '' : wording.asFarAsCouldBe,
+          )}
           <button
             type="button"
             onClick={onTakeNearest}
             className="min-h-6 font-strong text-plum hover:underline"
           >
-            Take this week
+            {wording.takeWeek}
           </button>
         </p>
       )}
@@ -99,22 +99,20 @@ export function NoneFound({
                 i === 0 ? sayPath(path, ask, rules).lift : lower(sayPath(path, ask, rules).lift),
               ),
             )}
-            <span className="ml-1.5 font-text text-mute">{countOf(way.timetables, 'timetable')}</span>
+            <span className="ml-1.5 font-text text-mute">{counted.timetables(way.timetables)}</span>
           </Button>
         ))}
         {canUndo && (
           <Button look="quiet" onClick={onUndo}>
-            Undo the last change
+            {wording.undoLastChange}
           </Button>
         )}
       </div>
       {ways.length > mostOffered && (
-        <p className="mt-1 text-12 text-mute">and {ways.length - mostOffered} more ways</p>
+        <p className="mt-1 text-12 text-mute">{wording.moreWays(ways.length - mostOffered)}</p>
       )}
       {why.data && ways.length === 0 && (
-        <p className="mt-2 text-12 text-mute">
-          No single change and no two together help. Set a course aside.
-        </p>
+        <p className="mt-2 text-12 text-mute">{wording.noSingleChangeAndNo}</p>
       )}
     </div>
   );

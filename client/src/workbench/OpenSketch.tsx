@@ -4,7 +4,7 @@ import type { Sketch, Term, TimeBlock } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import type { GridClass } from '@/grid/classes';
 import { tellWeek } from '@/grid/tellWeek';
-import { knownTimetables, sayKnown } from '@/lib/count';
+import { knownTimetables, sayKnown } from '@/wording/counts';
 import { useIsNarrow } from '@/lib/useIsNarrow';
 import { useUndoKeys } from '@/lib/useUndoKeys';
 import { useStable } from '@/lib/useStable';
@@ -40,6 +40,7 @@ import { useShortcuts } from './useShortcuts';
 import { useShortlist } from './useShortlist';
 import { useShowTimetable } from './useShowTimetable';
 import { WhatMatters } from './WhatMatters';
+import { wording } from '@/wording/workbench/OpenSketch';
 
 type Props = { term: Term; sketch: Sketch };
 
@@ -178,7 +179,7 @@ export function OpenSketch({ term, sketch }: Props) {
     />
   );
 
-  const leaves = walk.known ? `leaves ${sayKnown(walk.known)}` : '';
+  const leaves = walk.known ? wording.leavesKnown(sayKnown(walk.known)) : '';
   const grid = (
     <SketchWeek
       term={term}
@@ -215,7 +216,7 @@ export function OpenSketch({ term, sketch }: Props) {
             <CalendarHours
               term={term}
               preview={preview}
-              leaves={walk.known ? `leaves ${knownTimetables(walk.known)}` : ''}
+              leaves={walk.known ? wording.leavesKnownTimetables(knownTimetables(walk.known)) : ''}
               change={change}
             />
           )

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Answer, Sketch } from '@/api/client';
-import { countOf, knownTimetables } from '@/lib/count';
+import { knownTimetables } from '@/wording/counts';
 import { goneFrom, LetGo } from '@/domain/ChangedSections';
 import type { Edits } from '@/domain/useSketchEdits';
 import type { Walk } from '@/domain/useWalk';
@@ -10,6 +10,9 @@ import { Failure, Loading } from '@/ui/States';
 import { isInPlay } from './isInPlay';
 import type { ShortlistActions } from './useShortlist';
 import { useToldWalk } from './useToldWalk';
+import { wording } from '@/wording/workbench/Possible';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 type Props = {
   sketch: Sketch;
@@ -33,13 +36,13 @@ export function Possible({ sketch, walk, edits, isDrafting, shortlist, told, fac
   if (!answer)
     return walk.problem && goneFrom(sketch).length > 0 ? (
       <main className="flex flex-1">
-        <Message title="A section you keep is gone from the catalogue." heading="h1">
-          <p>No timetable can have it. Stop keeping it, and the others are shown.</p>
+        <Message title={wording.sectionKeepGoneFromCatalogue} heading="h1">
+          <p>{wording.noTimetableCanStopKeeping}</p>
           <LetGo sketch={sketch} edits={edits} />
         </Message>
       </main>
     ) : walk.problem ? (
-      <Failure what="This could not be answered." problem={walk.problem} onRetry={walk.retry} />
+      <Failure what={wording.couldNotBeAnswered} problem={walk.problem} onRetry={walk.retry} />
     ) : (
       <Loading />
     );
@@ -48,7 +51,7 @@ export function Possible({ sketch, walk, edits, isDrafting, shortlist, told, fac
   return (
     <main className="relative flex min-h-0 min-w-0 flex-1 flex-col overflow-y-auto print:overflow-visible">
       {walk.problem && <NotAnswered problem={walk.problem} onRetry={walk.retry} />}
-      {isEmpty ? <h1 className="sr-only">Workbench</h1> : facts(answer)}
+      {isEmpty ? <h1 className="sr-only">{wording.workbench}</h1> : facts(answer)}
       {shortlist.problem !== null && (
         <div
           role="alert"
@@ -56,7 +59,7 @@ export function Possible({ sketch, walk, edits, isDrafting, shortlist, told, fac
         >
           <p className="flex-1">{shortlist.problem}</p>
           <Button look="quiet" onClick={shortlist.forgetProblem}>
-            Dismiss
+            {common.dismiss}
           </Button>
         </div>
       )}
@@ -75,7 +78,9 @@ export function Possible({ sketch, walk, edits, isDrafting, shortlist, told, fac
 
 function tellCount(answer: Answer): string {
   const timetables = knownTimetables(answer);
-  return answer.isExact ? `${timetables} in ${countOf(answer.weekShapes, 'week shape')}` : timetables;
+  return answer.isExact
+    ? wording.timetablesWeekShapes(timetables, counted.weekShapes(answer.weekShapes))
+    : timetables;
 }
 
 /** Laid over the facts of the answer before: nothing may move under a pointer that is dragging. */
@@ -86,10 +91,10 @@ function NotAnswered({ problem, onRetry }: { problem: Error; onRetry: () => void
       className="absolute inset-x-0 top-0 z-30 flex min-h-[62px] items-center gap-3 border-b border-brick bg-sheet px-4 py-2 text-12"
     >
       <p className="flex-1">
-        <span className="font-heavy text-brick">Not answered.</span> {problem.message} What you see is the
-        answer before.
+        <span className="font-heavy text-brick">{wording.notAnswered}</span>
+        {wording.whatSeeAnswerBefore(problem.message)}
       </p>
-      <Button onClick={onRetry}>Try again</Button>
+      <Button onClick={onRetry}>{common.tryAgain}</Button>
     </div>
   );
 }

@@ -6,6 +6,8 @@ import { type Sections } from '@/domain/useSections';
 import { Button } from '@/ui/Button';
 import { ShapeCard } from './ShapeCard';
 import { useShapes } from './useShapes';
+import { wording } from '@/wording/workbench/Reel';
+import { common } from '@/wording/common';
 
 const cardWidth = 166;
 
@@ -17,7 +19,7 @@ type Props = {
   sections: Sections;
   axis: Axis;
   weekCount: number;
-  onGo: (place: number) => void;
+  onGo: (index: number) => void;
   onLookAlikes: () => void;
 };
 
@@ -46,14 +48,14 @@ export function Reel({ ask, listed, inView, sections, axis, weekCount, onGo, onL
   }, [virtual, index]);
 
   return (
-    <section aria-label="Week shapes" className="relative min-w-0 flex-1">
+    <section aria-label={wording.weekShapes} className="relative min-w-0 flex-1">
       {problem && (
         <div
           role="alert"
           className="absolute inset-x-3 top-2 z-10 flex items-center gap-3 border border-brick bg-sheet px-3 py-1 text-12"
         >
-          <p className="min-w-0 flex-1">Not all week shapes could be fetched. {problem.message}</p>
-          <Button onClick={retry}>Try again</Button>
+          <p className="min-w-0 flex-1">{wording.notAllWeekShapesCould(problem.message)}</p>
+          <Button onClick={retry}>{common.tryAgain}</Button>
         </div>
       )}
       <div ref={scroller} tabIndex={-1} className="h-full overflow-x-auto overflow-y-hidden">
@@ -65,7 +67,7 @@ export function Reel({ ask, listed, inView, sections, axis, weekCount, onGo, onL
               style={{ width: cardWidth - 9, transform: `translateX(${card.start}px)` }}
             >
               <ShapeCard
-                place={card.index}
+                index={card.index}
                 shape={shapes.get(card.index) ?? null}
                 isInView={card.index === index}
                 weights={ask.weights}

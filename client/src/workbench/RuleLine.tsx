@@ -1,7 +1,8 @@
 import { X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import { sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import type { Rule } from '@/domain/rules';
+import { wording } from '@/wording/workbench/RuleLine';
 
 type Props = {
   rule: Rule;
@@ -32,7 +33,7 @@ export function RuleLine({ rule, cost, least, onSwitch, onRemove, editor, onOpen
           checked={isOn}
           onChange={onSwitch}
           aria-label={`${rule.text}: ${isOn ? 'on' : 'off'}`}
-          title={isOn ? 'Switch off; it is kept' : 'Switch on'}
+          title={isOn ? wording.switchOffKept : wording.switchOn}
           className="size-3.5 shrink-0 accent-plum"
         />
         <Sign rule={rule} />
@@ -52,7 +53,7 @@ export function RuleLine({ rule, cost, least, onSwitch, onRemove, editor, onOpen
         {onRemove && (
           <button
             type="button"
-            aria-label={`Remove: ${rule.text}`}
+            aria-label={wording.removeText(rule.text)}
             onClick={onRemove}
             className="-mr-1 rounded-[3px] p-1 text-mute hover:bg-hair hover:text-ink"
           >
@@ -84,22 +85,22 @@ function Cost({ cost, least }: { cost: string | null; least: string | null }) {
     return (
       <span
         className="shrink-0 text-12 font-strong text-plum tabular-nums"
-        title={`At least ${sayCount(least)} more timetables without it`}
+        title={wording.atLeastMoreTimetablesWithout(sayCount(least))}
       >
         ≥ +{sayCount(least)}
-        <span className="sr-only"> timetables without it</span>
+        <span className="sr-only">{wording.timetablesWithout}</span>
       </span>
     );
   if (cost === null) return <span className="w-8 shrink-0" />;
-  if (cost === 'soft') return <span className="shrink-0 text-12 text-mute">only a wish</span>;
+  if (cost === 'soft') return <span className="shrink-0 text-12 text-mute">{wording.onlyWish}</span>;
   const isFree = cost === '0';
   return (
     <span
       className={`shrink-0 text-12 font-strong tabular-nums ${isFree ? 'text-mute' : 'text-plum'}`}
-      title={`${sayCount(cost)} more timetables without it`}
+      title={wording.moreTimetablesWithout(sayCount(cost))}
     >
       {cost.startsWith('-') ? sayCount(cost) : `+${sayCount(cost)}`}
-      <span className="sr-only"> timetables without it</span>
+      <span className="sr-only">{wording.timetablesWithout}</span>
     </span>
   );
 }

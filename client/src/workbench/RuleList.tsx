@@ -15,6 +15,7 @@ import { LimitEditor } from './LimitEditor';
 import { RuleLine } from './RuleLine';
 import { TravelTimes } from './TravelTimes';
 import { TypeHours } from './TypeHours';
+import { wording } from '@/wording/workbench/RuleList';
 
 type Props = {
   sketch: Sketch;
@@ -78,14 +79,12 @@ export function RuleList({ sketch, edits, costs, leastCosts, onOpenBlock, onCale
 
   return (
     <>
-      <Heading name="Hours" aside={costs || leastCosts ? 'timetables gained without it' : ''} />
-      <ul aria-label="Hours and breaks">{groups.hours.map(line)}</ul>
+      <Heading name={wording.hours} aside={costs || leastCosts ? wording.timetablesGainedWithout : ''} />
+      <ul aria-label={wording.hoursAndBreaks}>{groups.hours.map(line)}</ul>
       {groups.hours.length === 0 && (
         <p className="pt-1 text-12 text-mute">
-          <span className="pointer-coarse:hidden">Draw hours you can’t on the grid, or type them.</span>
-          <span className="hidden pointer-coarse:inline">
-            Hold a finger on the grid to draw hours you can’t, or type them.
-          </span>
+          <span className="pointer-coarse:hidden">{wording.drawHoursCantOnGrid}</span>
+          <span className="hidden pointer-coarse:inline">{wording.holdFingerOnGrid}</span>
         </p>
       )}
       <TypeHours
@@ -93,19 +92,19 @@ export function RuleList({ sketch, edits, costs, leastCosts, onOpenBlock, onCale
           change((now) => blocks.reduce((ask, block) => replaceBlock(ask, null, block), now))
         }
       />
-      <Heading name="Days, campus and seats" aside="" />
-      <ul aria-label="Other rules">{[...groups.days, ...groups.places].map(line)}</ul>
+      <Heading name={wording.daysCampusSeats} aside="" />
+      <ul aria-label={wording.otherRules}>{[...groups.days, ...groups.campuses].map(line)}</ul>
       <Menu
         align="start"
         trigger={
           <button type="button" className="self-start py-2 font-strong text-plum hover:underline">
-            + Add a rule
+            {wording.addRule}
           </button>
         }
       >
-        <MenuItem onSelect={() => onOpenBlock('new')}>Hours you can’t, or rather not</MenuItem>
-        <MenuItem onSelect={() => setOpenBreak('new')}>A break</MenuItem>
-        <MenuItem onSelect={() => picker.current?.click()}>Hours from a calendar (.ics)…</MenuItem>
+        <MenuItem onSelect={() => onOpenBlock('new')}>{wording.hoursCantOrRather}</MenuItem>
+        <MenuItem onSelect={() => setOpenBreak('new')}>{wording.aBreak}</MenuItem>
+        <MenuItem onSelect={() => picker.current?.click()}>{wording.hoursFromCalendarIcs}</MenuItem>
         {addableRules
           .filter(({ kind }) => !has(kind))
           .map(({ kind, label, start }) => (
@@ -114,7 +113,12 @@ export function RuleList({ sketch, edits, costs, leastCosts, onOpenBlock, onCale
             </MenuItem>
           ))}
       </Menu>
-      <FilePicker inputRef={picker} label="A calendar file" accept=".ics,text/calendar" onFile={onCalendar} />
+      <FilePicker
+        inputRef={picker}
+        label={wording.calendarFile}
+        accept=".ics,text/calendar"
+        onFile={onCalendar}
+      />
       {openBreak !== null && (
         <BreakForm
           wanted={openBreak === 'new' ? null : openBreak}

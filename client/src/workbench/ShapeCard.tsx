@@ -3,30 +3,32 @@ import type { Ask, Ranked } from '@/api/client';
 import type { Axis } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';
-import { countOf, sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { placed, type Sections } from '@/domain/useSections';
 import { cardFacts } from '@/domain/facts';
+import { wording } from '@/wording/workbench/ShapeCard';
+import { counted } from '@/wording/counted';
 
 type Props = {
-  place: number;
+  index: number;
   shape: Ranked | null;
   isInView: boolean;
   weights: Ask['weights'];
   sections: Sections;
   axis: Axis;
   weekCount: number;
-  onGo: (place: number) => void;
+  onGo: (index: number) => void;
   onLookAlikes: () => void;
 };
 
 /** A week shape as a small picture, with the facts that matter and how many timetables look like it. */
 export const ShapeCard = memo(function ShapeCard(props: Props) {
-  const { place, shape, isInView, weights, sections, axis, weekCount, onGo, onLookAlikes } = props;
+  const { index, shape, isInView, weights, sections, axis, weekCount, onGo, onLookAlikes } = props;
   const numbers = shape?.sections;
   const classes = useMemo(() => classesOf(placed(sections, numbers ?? [])), [sections, numbers]);
   const facts = shape ? cardFacts(shape, weights) : [];
   const lines = [facts.slice(0, 2), facts.slice(2)].map((line) => line.join(' · '));
-  const name = `N° ${sayCount(place + 1)}`;
+  const name = `N° ${sayCount(index + 1)}`;
   return (
     <div
       className={`relative flex h-full w-full flex-col rounded-[4px] bg-sheet ${
@@ -39,14 +41,14 @@ export const ShapeCard = memo(function ShapeCard(props: Props) {
           <button
             type="button"
             onClick={() => {
-              onGo(place);
+              onGo(index);
               onLookAlikes();
             }}
-            title="Show what tells them apart"
+            title={wording.showWhatTellsApart}
             className="relative z-10 text-mute underline decoration-dotted underline-offset-2 hover:text-ink"
           >
-            {sayCount(shape.alike)} alike
-            <span className="sr-only">, show what tells them apart</span>
+            {wording.alike(sayCount(shape.alike))}
+            <span className="sr-only">{wording.andShowWhatTellsApart}</span>
           </button>
         )}
       </div>
@@ -65,8 +67,8 @@ export const ShapeCard = memo(function ShapeCard(props: Props) {
       <button
         type="button"
         aria-current={isInView}
-        aria-label={shape ? `${name}, ${countOf(shape.alike, 'timetable')}, ${facts.join(', ')}` : name}
-        onClick={() => onGo(place)}
+        aria-label={shape ? `${name}, ${counted.timetables(shape.alike)}, ${facts.join(', ')}` : name}
+        onClick={() => onGo(index)}
         className="absolute inset-0 rounded-[4px]"
       />
     </div>

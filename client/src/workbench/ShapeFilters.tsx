@@ -2,6 +2,8 @@ import type { Day } from '@/lib/days';
 import { DayToggles } from '@/ui/DayToggles';
 import { Select } from '@/ui/Select';
 import type { ShapeFacts } from './shapeFacts';
+import { wording } from '@/wording/workbench/ShapeFilters';
+import { common } from '@/wording/common';
 
 type Props = {
   facts: ShapeFacts;
@@ -16,9 +18,9 @@ export function ShapeFilters({ facts, gridDays, onChange }: Props) {
   return (
     <>
       <div className="flex items-center gap-1.5">
-        <span className="text-mute">Off</span>
+        <span className="text-mute">{wording.off}</span>
         <DayToggles
-          label="Days off"
+          label={common.daysOff}
           chosen={facts.off}
           among={gridDays}
           onChange={(off) => set({ off })}
@@ -26,30 +28,30 @@ export function ShapeFilters({ facts, gridDays, onChange }: Props) {
         />
       </div>
       <Pick
-        label="Starts at or after"
+        label={wording.startsAtOrAfter}
         value={facts.after}
         choices={hours(8, 13)}
         onChange={(after) => set({ after })}
       />
       <Pick
-        label="Ends at or before"
+        label={wording.endsAtOrBefore}
         value={facts.before}
         choices={hours(13, 21)}
         onChange={(before) => set({ before })}
       />
       <Pick
-        label="Idle a week at most"
+        label={wording.idleWeekAtMost}
         value={facts.idle}
         choices={[60, 120, 180, 240, 360, 480, 600].map((minutes) => ({
           value: String(minutes),
-          label: `${minutes / 60} h`,
+          label: wording.minutesH(minutes / 60),
         }))}
         onChange={(idle) => set({ idle })}
       />
       <Pick
-        label="Seats to spare"
+        label={wording.seatsToSpare}
         value={facts.seats}
-        choices={[1, 2, 3, 5, 10].map((seats) => ({ value: String(seats), label: `${seats} or more` }))}
+        choices={[1, 2, 3, 5, 10].map((seats) => ({ value: String(seats), label: wording.orMore(seats) }))}
         onChange={(seats) => set({ seats })}
       />
     </>
@@ -71,5 +73,5 @@ type PickProps = {
 };
 
 function Pick({ choices, ...rest }: PickProps) {
-  return <Select {...rest} choices={[{ value: '', label: 'any' }, ...choices]} />;
+  return <Select {...rest} choices={[{ value: '', label: wording.any }, ...choices]} />;
 }

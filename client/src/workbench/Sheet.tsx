@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import type { Answer, Ask, Ranked } from '@/api/client';
 import { spreadQuery } from '@/api/answerQueries';
 import type { Axis } from '@/grid/axis';
-import { countOf, sayCount, sayLeast } from '@/lib/count';
+import { sayCount, sayLeast } from '@/wording/counts';
 import { isSame } from '@/lib/isSame';
 import type { Sections } from '@/domain/useSections';
 import { Button } from '@/ui/Button';
@@ -13,6 +13,9 @@ import { ShapeCard } from './ShapeCard';
 import { anyFacts, suits } from './shapeFacts';
 import { ShapeFilters } from './ShapeFilters';
 import { useAllShapes, useShapes } from './useShapes';
+import { wording } from '@/wording/workbench/Sheet';
+import { common } from '@/wording/common';
+import { counted } from '@/wording/counted';
 
 const cardWidth = 166;
 const cardHeight = 178;
@@ -26,7 +29,7 @@ type Props = {
   sections: Sections;
   axis: Axis;
   weekCount: number;
-  onGo: (place: number) => void;
+  onGo: (index: number) => void;
   onLookAlikes: () => void;
   onClose: () => void;
 };
@@ -63,18 +66,22 @@ export function Sheet(props: Props) {
   const retry = isSpread ? () => void spread.refetch() : isFiltered ? looked.retry : fetched.retry;
 
   return (
-    <Dialog open onOpenChange={onClose} title="All week shapes" wide>
+    <Dialog open onOpenChange={onClose} title={wording.allWeekShapes} wide>
       <div className="flex h-[min(74dvh,44rem)] flex-col">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair pb-2 text-12">
           <ShapeFilters facts={facts} gridDays={axis.days} onChange={setFacts} />
           <Button aria-pressed={isSpread} onClick={() => setSpread(!isSpread)}>
-            Most different
+            {wording.mostDifferent}
           </Button>
           <p role="status" className="ml-auto text-mute">
             {isLoading && !problem
               ? isSpread
-                ? 'Loading'
-                : `${sayCount(found?.length ?? 0)} found; ${sayCount(looked.all.length)} of ${sayCount(listed)} looked at`
+                ? wording.loading
+                : wording.foundOfLooked(
+                    sayCount(found?.length ?? 0),
+                    sayCount(looked.all.length),
+                    sayCount(listed),
+                  )
               : sayShown(
                   found?.length ?? listed,
                   isSpread ? source.length : listed,
@@ -86,8 +93,8 @@ export function Sheet(props: Props) {
         </div>
         {problem && (
           <div role="alert" className="flex items-center gap-3 border-b border-brick px-1 py-1.5 text-12">
-            <p className="min-w-0 flex-1">Not all week shapes could be fetched. {problem.message}</p>
-            <Button onClick={retry}>Try again</Button>
+            <p className="min-w-0 flex-1">{wording.notAllWeekShapesCould(problem.message)}</p>
+            <Button onClick={retry}>{common.tryAgain}</Button>
           </div>
         )}
         <div
@@ -99,9 +106,9 @@ export function Sheet(props: Props) {
         >
           {!isLoading && found?.length === 0 && (
             <div className="py-8 text-center text-mute">
-              <p>No listed week shape has all of this.</p>
+              <p>{wording.noListedWeekShapeAll}</p>
               <Button look="quiet" onClick={() => setFacts(anyFacts)}>
-                Show them all again
+                {wording.showAllAgain}
               </Button>
             </div>
           )}
@@ -114,13 +121,13 @@ export function Sheet(props: Props) {
               >
                 {inRow(row.index).map((at) => {
                   const one = found ? found[at]! : (shapes.get(at) ?? null);
-                  const place = one ? one.rank - 1 : at;
+                  const index = one ? one.rank - 1 : at;
                   return (
-                    <li key={place} style={{ width: cardWidth - 9 }}>
+                    <li key={index} style={{ width: cardWidth - 9 }}>
                       <ShapeCard
-                        place={place}
+                        index={index}
                         shape={one}
-                        isInView={place + 1 === inView?.rank}
+                        isInView={index + 1 === inView?.rank}
                         weights={ask.weights}
                         sections={sections}
                         axis={axis}
@@ -145,10 +152,10 @@ export function Sheet(props: Props) {
 
 function sayShown(shown: number, of: number, listed: number, answer: Answer, isSpread: boolean): string {
   const { weekShapes, isExact } = answer;
-  if (isSpread) return `${shown} that differ most, of the best ${sayCount(listed)}`;
+  if (isSpread) return wording.differMostOfBest(shown, sayCount(listed));
   const isAll = isExact && listed === Number(weekShapes);
-  const all = isAll ? sayCount(listed) : `the best ${sayCount(listed)} of ${sayLeast(weekShapes, isExact)}`;
+  const all = isAll ? sayCount(listed) : wording.bestOf(sayCount(listed), sayLeast(weekShapes, isExact));
   return shown === of
-    ? `${all} ${listed === 1 ? 'week shape' : 'week shapes'}`
-    : `${countOf(shown, 'week shape')} of ${all}`;
+    ? `${all} ${listed === 1 ? wording.weekShape : wording.weekShapes}`
+    : wording.weekShapesAll(counted.weekShapes(shown), all);
 }

@@ -14,6 +14,8 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { ShortlistRow } from './ShortlistRow';
 import type { ShortlistActions } from './useShortlist';
+import { wording } from '@/wording/workbench/Shortlist';
+import { common } from '@/wording/common';
 
 type Props = {
   term: Term;
@@ -40,7 +42,7 @@ export function Shortlist({ term, sketch, rules, edits, actions, onClose }: Prop
     onClose();
   };
   return (
-    <Dialog open onOpenChange={close} title="Shortlist" wide isForReading>
+    <Dialog open onOpenChange={close} title={wording.shortlist} wide isForReading>
       {(shortlist.length > 0 || sketch.canUndo) && (
         <div className="-mt-1 mb-1 flex items-center gap-1">
           <UndoRedo sketch={sketch} edits={edits} />
@@ -53,19 +55,20 @@ export function Shortlist({ term, sketch, rules, edits, actions, onClose }: Prop
       )}
       {states.isError && (
         <p role="alert" className="mb-2 text-12 text-brick">
-          What became of them could not be looked up: {states.error.message}{' '}
+          {wording.whatBecameOfCould(states.error.message)}
           <Button look="quiet" onClick={() => void states.refetch()}>
-            Try again
+            {common.tryAgain}
           </Button>
         </p>
       )}
       {shortlist.length === 0 ? (
         <p className="max-w-prose py-4 text-mute">
-          Nothing is on the shortlist yet. Walk to a timetable you like and press <kbd>S</kbd>, and it stays
-          here with a name and a note, whatever becomes of your rules.
+          {wording.nothingOnShortlistYetWalk}
+          <kbd>{wording.s}</kbd>
+          {wording.andStaysHereWithName}
         </p>
       ) : (
-        <ol aria-label="Timetables on the shortlist">
+        <ol aria-label={wording.timetablesOnShortlist}>
           {shortlist.map((one, i) => (
             <ShortlistRow
               key={one.id}

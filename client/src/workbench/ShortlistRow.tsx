@@ -20,6 +20,8 @@ import { sayAll } from '@/domain/rulePaths';
 import { Button } from '@/ui/Button';
 import { IconButton } from '@/ui/IconButton';
 import type { ShortlistActions } from './useShortlist';
+import { wording } from '@/wording/workbench/ShortlistRow';
+import { common } from '@/wording/common';
 
 type Props = {
   one: PutBy;
@@ -44,8 +46,8 @@ export function ShortlistRow(props: Props) {
   const picks = usePicks(sketch.term);
   const navigate = useNavigate();
   const numbers = numbersOf(one);
-  const place = { sketch: sketch.id, timetable: one.id };
-  const inLineUp = isInLineUp(picks.picks, place);
+  const entry = { sketch: sketch.id, timetable: one.id };
+  const inLineUp = isInLineUp(picks.picks, entry);
   const against = state ? sayBroken(one, state, sketch.ask, rules) : [];
   const isMoved = state !== null && state.moved.length > 0 && state.gone.length === 0;
   return (
@@ -55,7 +57,7 @@ export function ShortlistRow(props: Props) {
       </div>
       <div className="min-w-0 flex-1">
         <TextField
-          label="Name"
+          label={wording.name}
           value={one.name}
           longest={80}
           isFocused={isNaming}
@@ -66,10 +68,10 @@ export function ShortlistRow(props: Props) {
           }
         />
         <TextField
-          label="Note"
+          label={wording.note}
           value={one.note}
           longest={1000}
-          placeholder="A note"
+          placeholder={wording.aNote}
           className="w-full text-12"
           onChange={(note) => edits.changeShortlist((now) => changePutBy(now, one.id, { note }))}
         />
@@ -86,7 +88,7 @@ export function ShortlistRow(props: Props) {
         <div className="mt-2 flex flex-wrap gap-1.5">
           {state?.holds && (
             <Button onClick={() => void actions.show(numbers).then((shown) => shown && onShown())}>
-              Show on the grid
+              {wording.showOnGrid}
             </Button>
           )}
           {state && !state.holds && (
@@ -100,23 +102,23 @@ export function ShortlistRow(props: Props) {
                 )
               }
             >
-              Take it as it is now
+              {wording.takeAsNow}
             </Button>
           )}
           <Button
             aria-pressed={inLineUp}
             onClick={() =>
-              inLineUp ? picks.change((now) => takeOut(now, place)) : void actions.addToLineUp(one)
+              inLineUp ? picks.change((now) => takeOut(now, entry)) : void actions.addToLineUp(one)
             }
           >
-            In the line-up
+            {wording.inLineUp}
           </Button>
           <ExportMenu
             term={sketch.term}
             name={one.name}
             numbers={numbers}
             sections={sections}
-            trigger={<Button>Export</Button>}
+            trigger={<Button>{wording.export}</Button>}
           />
           {state?.isTimetable && (
             <Button
@@ -125,19 +127,21 @@ export function ShortlistRow(props: Props) {
                 void navigate(`/${sketch.term}/choice`);
               }}
             >
-              Choose
+              {wording.choose}
             </Button>
           )}
         </div>
       </div>
       <div className="flex shrink-0 items-start gap-1">
-        <IconButton isFramed label={`Move ${one.name} up`} onClick={() => onMove(-1)}>
+        <IconButton isFramed label={wording.moveUp(one.name)} onClick={() => onMove(-1)}>
           <ArrowUp size={15} aria-hidden="true" />
         </IconButton>
-        <IconButton isFramed label={`Move ${one.name} down`} onClick={() => onMove(1)}>
+        <IconButton isFramed label={wording.moveDown(one.name)} onClick={() => onMove(1)}>
           <ArrowDown size={15} aria-hidden="true" />
         </IconButton>
-        <Button onClick={() => edits.changeShortlist((now) => removePutBy(now, one.id))}>Remove</Button>
+        <Button onClick={() => edits.changeShortlist((now) => removePutBy(now, one.id))}>
+          {common.remove}
+        </Button>
       </div>
     </li>
   );
@@ -156,18 +160,19 @@ function NearestButton({ sketch, numbers, actions, onShown }: NearestProps) {
   const sections = nearest.data?.sections;
   if (nearest.isError) return <span className="self-center text-12 text-mute">{nearest.error.message}</span>;
   if (!nearest.data) return null;
-  if (!sections) return <span className="self-center text-12 text-mute">No timetable is possible now.</span>;
+  if (!sections)
+    return <span className="self-center text-12 text-mute">{wording.noTimetablePossibleNow}</span>;
   return (
     <Button onClick={() => void actions.show(sections).then((shown) => shown && onShown())}>
-      Show the nearest that holds{sayChanged(nearest.data.changed)}
+      {wording.showNearestHolds(sayChanged(nearest.data.changed))}
     </Button>
   );
 }
 
 function sayChanged(courses: readonly string[]): string {
   if (courses.length === 0) return '';
-  if (courses.length > 3) return ` (${courses.length} courses change)`;
-  return ` (${sayAll(courses)} ${courses.length === 1 ? 'changes' : 'change'})`;
+  if (courses.length > 3) return wording.coursesChange(courses.length);
+  return wording.theseChange(sayAll(courses), courses.length === 1);
 }
 
 type FieldProps = {

@@ -14,6 +14,8 @@ import { Dialog } from '@/ui/Dialog';
 import { CompareSketches } from './CompareSketches';
 import { noteDeleted } from './DeletedSketch';
 import { readSketch, saveFile, sketchFiles } from './sketchFiles';
+import { wording } from '@/wording/workbench/SketchMenu';
+import { common } from '@/wording/common';
 
 type Props = { sketch: Sketch; edits: Edits };
 
@@ -32,7 +34,7 @@ export function SketchMenu({ sketch, edits }: Props) {
   const trying = (doing: Promise<void>) =>
     void doing.then(
       () => setProblem(null),
-      (error: unknown) => setProblem(error instanceof Error ? error.message : 'That did not work.'),
+      (error: unknown) => setProblem(error instanceof Error ? error.message : wording.didNotWork),
     );
   const choose = async (id: string) =>
     open(await call(http.POST('/api/sketches/{id}/choose', { params: { path: { id } } })));
@@ -48,7 +50,7 @@ export function SketchMenu({ sketch, edits }: Props) {
   const remove = async () => {
     const path = { id: sketch.id };
     const gone = await http.DELETE('/api/sketches/{id}', { params: { path } });
-    if (!gone.response.ok) throw new Error('The sketch could not be deleted.');
+    if (!gone.response.ok) throw new Error(wording.sketchCouldNotBeDeleted);
     noteDeleted(client, sketch);
     open(await call(http.POST('/api/terms/{term}/sketch', { params: { path: { term } } })));
   };
@@ -65,7 +67,7 @@ export function SketchMenu({ sketch, edits }: Props) {
 
   const openFile = async (file: File) => open(await readSketch(term, file));
 
-  const place = sketches.findIndex((one) => one.id === sketch.id);
+  const index = sketches.findIndex((one) => one.id === sketch.id);
   return (
     <>
       <Menu
@@ -73,7 +75,7 @@ export function SketchMenu({ sketch, edits }: Props) {
         trigger={
           <button
             type="button"
-            aria-label={`Sketch: ${sketch.name}. Change`}
+            aria-label={wording.sketchChange(sketch.name)}
             className="flex min-w-0 items-center gap-1 text-left text-16 font-heavy hover:text-plum"
           >
             <span className="truncate">{sketch.name}</span>
@@ -90,45 +92,47 @@ export function SketchMenu({ sketch, edits }: Props) {
           onChoose={(id) => trying(choose(id))}
         />
         <MenuLine />
-        <MenuItem onSelect={() => setAsking('new')}>New sketch…</MenuItem>
+        <MenuItem onSelect={() => setAsking('new')}>{wording.newSketch}</MenuItem>
         <MenuItem
-          onSelect={() => trying(make(`${sketch.name.slice(0, 70)}, copy`, sketch.ask, sketch.shortlist))}
+          onSelect={() =>
+            trying(make(wording.sketchCopy(sketch.name.slice(0, 70)), sketch.ask, sketch.shortlist))
+          }
         >
-          Copy this sketch
+          {wording.copySketch}
         </MenuItem>
-        <MenuItem onSelect={() => setAsking('rename')}>Rename…</MenuItem>
+        <MenuItem onSelect={() => setAsking('rename')}>{wording.rename}</MenuItem>
         {sketchFiles.map((file) => (
           <MenuItem key={file.kind} onSelect={() => trying(saveFile(sketch, file))}>
             {file.label}
           </MenuItem>
         ))}
-        <MenuItem onSelect={() => picker.current?.click()}>Open a file…</MenuItem>
+        <MenuItem onSelect={() => picker.current?.click()}>{wording.openFile}</MenuItem>
         {sketches.length > 1 && (
           <>
-            <MenuItem onSelect={() => setAsking('compare')}>Compare sketches…</MenuItem>
-            {place > 0 && <MenuItem onSelect={() => trying(order(-1))}>Move up in the list</MenuItem>}
-            {place < sketches.length - 1 && (
-              <MenuItem onSelect={() => trying(order(1))}>Move down in the list</MenuItem>
+            <MenuItem onSelect={() => setAsking('compare')}>{wording.compareSketches}</MenuItem>
+            {index > 0 && <MenuItem onSelect={() => trying(order(-1))}>{wording.moveUpInList}</MenuItem>}
+            {index < sketches.length - 1 && (
+              <MenuItem onSelect={() => trying(order(1))}>{wording.moveDownInList}</MenuItem>
             )}
           </>
         )}
-        <MenuItem onSelect={() => trying(remove())}>Delete this sketch</MenuItem>
+        <MenuItem onSelect={() => trying(remove())}>{wording.deleteSketch}</MenuItem>
         {deleted.length > 0 && <MenuLine />}
         {deleted.slice(0, 5).map((one) => (
           <MenuItem key={one.id} onSelect={() => trying(choose(one.id))}>
-            Bring back “{one.name}”
+            {wording.bringBack(one.name)}
           </MenuItem>
         ))}
       </Menu>
       <FilePicker
         inputRef={picker}
-        label="A file of a sketch"
+        label={wording.fileOfSketch}
         accept=".json,application/json"
         onFile={(file) => trying(openFile(file))}
       />
       {sketches.length > 1 && (
         <span className="shrink-0 text-12 whitespace-nowrap text-mute">
-          sketch {place + 1} of {sketches.length}
+          {wording.sketchOf(index + 1, sketches.length)}
         </span>
       )}
       {problem !== null && (
@@ -138,7 +142,7 @@ export function SketchMenu({ sketch, edits }: Props) {
       )}
       {(asking === 'rename' || asking === 'new') && (
         <NameForm
-          title={asking === 'new' ? 'New sketch' : 'Rename the sketch'}
+          title={asking === 'new' ? wording.newSketchTitle : wording.renameSketch}
           name={asking === 'new' ? '' : sketch.name}
           onName={(name) => {
             if (asking === 'rename') edits.rename(name);
@@ -178,21 +182,21 @@ function NameForm({ title, name, onName, onClose }: NameProps) {
         }}
       >
         <label className="flex flex-col gap-1 text-12 text-mute">
-          Name
+          {wording.name}
           <input
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
             maxLength={80}
-            placeholder="With the evening job"
+            placeholder={wording.withEveningJob}
             className="rounded-[4px] border border-rule bg-paper px-2 py-1.5 text-14 text-ink"
           />
         </label>
         <div className="flex gap-2">
           <Button look="main" type="submit" disabled={typed.trim() === ''}>
-            Save
+            {common.save}
           </Button>
           <Button look="quiet" onClick={onClose}>
-            Cancel
+            {common.cancel}
           </Button>
         </div>
       </form>

@@ -5,6 +5,7 @@ import { NoHours } from './NoHours';
 import { PrintSections } from './PrintSections';
 import type { useGridView } from './useGridView';
 import { WeekStrip } from './WeekStrip';
+import { wording } from '@/wording/workbench/SketchWeek';
 
 type Grid = ComponentProps<typeof HourGrid>;
 
@@ -26,7 +27,7 @@ export function SketchWeek({ term, ask, view, week, onWeek, onCalendar, ...grid 
   return (
     <div
       className="flex min-h-[380px] flex-1 flex-col overflow-auto pb-2 print:overflow-visible"
-      onDragOver={(event) => event.dataTransfer.types.includes('Files') && event.preventDefault()}
+      onDragOver={(event) => event.dataTransfer.types.includes(wording.files) && event.preventDefault()}
       onDrop={(event) => {
         const file = event.dataTransfer.files[0];
         if (!file) return;

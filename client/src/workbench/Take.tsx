@@ -1,5 +1,7 @@
 import type { Ask } from '@/api/client';
 import { Select } from '@/ui/Select';
+import { wording } from '@/wording/workbench/Take';
+import { common } from '@/wording/common';
 
 type EitherOr = Ask['eitherOr'][number];
 
@@ -20,13 +22,15 @@ export function Take({ choice, onChange }: { choice: EitherOr; onChange: (take: 
     <div
       className="mt-1 flex items-center gap-1.5 text-12 text-mute"
       role="group"
-      aria-label={`Either–or of ${choice.courses.join(', ')}`}
+      aria-label={wording.eitherOr(choice.courses.join(', '))}
     >
-      take
-      {pick('At least', min, numbers, (value) => onChange({ min: value, max: Math.max(value, max) }))}
-      to
-      {pick('At most', max, numbers.slice(1), (value) => onChange({ min: Math.min(value, min), max: value }))}
-      of {choice.courses.length}
+      {wording.take}
+      {pick(common.atLeast, min, numbers, (value) => onChange({ min: value, max: Math.max(value, max) }))}
+      {wording.to}
+      {pick(common.atMost, max, numbers.slice(1), (value) =>
+        onChange({ min: Math.min(value, min), max: value }),
+      )}
+      {wording.ofCoursesCount(choice.courses.length)}
     </div>
   );
 }

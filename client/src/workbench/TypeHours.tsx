@@ -2,6 +2,8 @@ import { type SyntheticEvent, useId, useState } from 'react';
 import type { TimeBlock } from '@/api/client';
 import { sayBlock } from '@/grid/blocks';
 import { readBlocks } from './readBlocks';
+import { wording } from '@/wording/workbench/TypeHours';
+import { common } from '@/wording/common';
 
 const mostShown = 8;
 
@@ -48,10 +50,10 @@ export function TypeHours({ onAdd }: { onAdd: (blocks: readonly TimeBlock[]) => 
           setTold(false);
         }}
         maxLength={4000}
-        aria-label="Type hours you can’t"
+        aria-label={wording.typeHoursCant}
         aria-invalid={isTold && !isWhole}
         aria-describedby={id}
-        placeholder="Type hours: tue thu 8-12 shift; fri 9-11"
+        placeholder={wording.example}
         className="w-full rounded-[4px] border border-rule bg-sheet px-2.5 py-1 text-12 placeholder:text-mute focus:border-plum aria-invalid:border-brick"
       />
       <div id={id} role={isTold && !isWhole ? 'alert' : 'status'} className="text-12">
@@ -62,7 +64,8 @@ export function TypeHours({ onAdd }: { onAdd: (blocks: readonly TimeBlock[]) => 
                 <li key={i} className="break-words">
                   {'block' in line ? (
                     <>
-                      {line.block.strength === 'cannot' ? 'Can’t' : 'Rather not'}: {sayBlock(line.block)}
+                      {line.block.strength === 'cannot' ? common.cant : common.ratherNot}:{' '}
+                      {sayBlock(line.block)}
                     </>
                   ) : (
                     <span className={isTold ? 'text-brick' : 'text-mute'}>
@@ -72,9 +75,13 @@ export function TypeHours({ onAdd }: { onAdd: (blocks: readonly TimeBlock[]) => 
                 </li>
               ))}
             </ul>
-            {lines.length > mostShown && <p className="text-mute">and {lines.length - mostShown} more</p>}
+            {lines.length > mostShown && (
+              <p className="text-mute">{common.andMore(lines.length - mostShown)}</p>
+            )}
             {isWhole && (
-              <p className="text-mute">Enter takes {lines.length === 1 ? 'it' : `all ${lines.length}`}.</p>
+              <p className="text-mute">
+                {wording.enterTakes(lines.length === 1 ? wording.theOne : wording.allLines(lines.length))}
+              </p>
             )}
           </>
         )}

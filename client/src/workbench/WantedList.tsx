@@ -4,6 +4,7 @@ import { eitherOrOf } from '@/domain/edits';
 import type { Sections } from '@/domain/useSections';
 import type { Details } from './useDetails';
 import { WantedRow } from './WantedRow';
+import { wording } from '@/wording/workbench/WantedList';
 
 type Props = {
   ask: Ask;
@@ -45,7 +46,7 @@ export function WantedList(props: Props) {
   };
 
   return (
-    <ul aria-label="Wanted courses">
+    <ul aria-label={wording.wantedCourses}>
       {ask.wanted.map((one, index) => {
         const inPlay = answer?.courses.find((other) => other.course === one.course);
         const held = heldOf(index);

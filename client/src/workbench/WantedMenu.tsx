@@ -13,6 +13,7 @@ import {
   setRole,
 } from '@/domain/edits';
 import { Menu, MenuChoice, MenuItem, MenuLine } from '@/ui/Menu';
+import { wording } from '@/wording/workbench/WantedMenu';
 
 type Props = { wanted: WantedCourse; ask: Ask; change: (edit: (ask: Ask) => Ask) => void };
 
@@ -26,10 +27,10 @@ export function WantedMenu({ wanted, ask, change }: Props) {
       trigger={
         <button
           type="button"
-          aria-label={`${id}: ${choice ? 'one of several' : sayRole(wanted.role)}. Change`}
+          aria-label={wording.idPartChange(id, choice ? wording.oneOfSeveral : sayRole(wanted.role))}
           className="-my-0.5 flex min-h-6 shrink-0 items-center gap-0.5 text-12 font-strong whitespace-nowrap underline decoration-mute decoration-dotted underline-offset-3"
         >
-          {choice ? 'Either–or' : sayRole(wanted.role)}
+          {choice ? wording.eitherOr : sayRole(wanted.role)}
           <ChevronDown size={12} aria-hidden="true" />
         </button>
       }
@@ -47,13 +48,13 @@ export function WantedMenu({ wanted, ask, change }: Props) {
           key={other.course}
           onSelect={() => change((now) => chooseBetween(addCourse(now, id, 'must'), id, other.course))}
         >
-          Either this or {other.course}
+          {wording.eitherThisOr(other.course)}
         </MenuItem>
       ))}
       <MenuLine />
-      <MenuItem onSelect={() => change((now) => moveCourse(now, id, -1))}>Move up</MenuItem>
-      <MenuItem onSelect={() => change((now) => moveCourse(now, id, 1))}>Move down</MenuItem>
-      <MenuItem onSelect={() => change((now) => removeCourse(now, id))}>Remove from sketch</MenuItem>
+      <MenuItem onSelect={() => change((now) => moveCourse(now, id, -1))}>{wording.moveUp}</MenuItem>
+      <MenuItem onSelect={() => change((now) => moveCourse(now, id, 1))}>{wording.moveDown}</MenuItem>
+      <MenuItem onSelect={() => change((now) => removeCourse(now, id))}>{wording.removeFromSketch}</MenuItem>
     </Menu>
   );
 }

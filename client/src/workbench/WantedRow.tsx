@@ -2,7 +2,7 @@ import { EyeOff } from 'lucide-react';
 import { type DragEvent, type KeyboardEvent, memo, useState } from 'react';
 import type { Ask, Course, WantedCourse } from '@/api/client';
 import { type Colour, colourOf, markOf } from '@/grid/classes';
-import { sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 import { sayCredits } from '@/domain/credits';
 import {
   chooseBetween,
@@ -21,6 +21,7 @@ import { CourseSections } from './CourseSections';
 import { Take } from './Take';
 import type { Details } from './useDetails';
 import { WantedMenu } from './WantedMenu';
+import { wording } from '@/wording/workbench/WantedRow';
 
 type Props = {
   wanted: WantedCourse;
@@ -84,7 +85,7 @@ export const WantedRow = memo(function WantedRow(props: Props) {
     event.stopPropagation();
   };
 
-  const placeOf = (event: DragEvent<HTMLElement>): Drop => {
+  const dropOf = (event: DragEvent<HTMLElement>): Drop => {
     const box = event.currentTarget.getBoundingClientRect();
     const part = (event.clientY - box.top) / box.height;
     return part < 0.25 ? 'before' : part > 0.75 ? 'after' : 'on';
@@ -95,10 +96,10 @@ export const WantedRow = memo(function WantedRow(props: Props) {
     setDrop(null);
     if (other === '' || other === id) return;
     event.preventDefault();
-    const place = placeOf(event);
+    const where = dropOf(event);
     const after = ask.wanted[ask.wanted.findIndex((one) => one.course === id) + 1];
-    if (place === 'on') change((now) => chooseBetween(now, other, id));
-    else if (place === 'before') change((now) => moveCourse(now, other, { before: id }));
+    if (where === 'on') change((now) => chooseBetween(now, other, id));
+    else if (where === 'before') change((now) => moveCourse(now, other, { before: id }));
     else if (after?.course !== other)
       change((now) => moveCourse(now, other, { before: after?.course ?? null }));
   };
@@ -122,7 +123,7 @@ export const WantedRow = memo(function WantedRow(props: Props) {
       onDragOver={(event) => {
         if (!event.dataTransfer.types.includes(dragType)) return;
         event.preventDefault();
-        setDrop(placeOf(event));
+        setDrop(dropOf(event));
       }}
       onDragLeave={() => setDrop(null)}
       onDrop={dropped}
@@ -133,7 +134,7 @@ export const WantedRow = memo(function WantedRow(props: Props) {
         <span
           className={`mt-0.5 flex size-6 shrink-0 cursor-grab items-center justify-center rounded-[3px] text-12 font-strong text-on-course ${isAside ? 'opacity-45' : ''}`}
           style={{ backgroundColor: colourOf(colour) }}
-          title="Drag to reorder; drop on another course for one of the two"
+          title={wording.dragToReorderDrop}
           aria-hidden="true"
         >
           {markOf(id)}
@@ -155,8 +156,8 @@ export const WantedRow = memo(function WantedRow(props: Props) {
             </button>
             <button
               type="button"
-              aria-label={`Without ${id} for a moment`}
-              title="Without this course for a moment"
+              aria-label={wording.withoutForMoment(id)}
+              title={wording.withoutCourseForMoment}
               aria-pressed={isWithout}
               onClick={() => onWithout(isWithout ? null : id)}
               className="-my-0.5 flex size-6 shrink-0 items-center justify-center rounded-[3px] text-mute hover:text-ink aria-pressed:bg-ink aria-pressed:text-sheet"
@@ -201,18 +202,16 @@ type FactsProps = Pick<Props, 'offered' | 'inPlay' | 'held' | 'timetables'> & { 
 
 function WantedFacts({ offered, inPlay, held, timetables, isAside }: FactsProps) {
   if (offered === null || inPlay === null) return null;
-  if (isAside) return <span className="mr-1.5">{offered} sections, not taken</span>;
+  if (isAside) return <span className="mr-1.5">{wording.sectionsNotTaken(offered)}</span>;
   const bad = 'font-strong text-brick';
   return (
     <>
       {held !== null && (
         <span className={`mr-1.5 ${held === '0' ? bad : ''}`}>
-          in {sayCount(held)} of {sayCount(timetables)}
+          {wording.inOf(sayCount(held), sayCount(timetables))}
         </span>
       )}
-      <span className={`mr-1.5 ${inPlay === 0 ? bad : ''}`}>
-        {inPlay} of {offered} sections in play
-      </span>
+      <span className={`mr-1.5 ${inPlay === 0 ? bad : ''}`}>{wording.ofSectionsInPlay(inPlay, offered)}</span>
     </>
   );
 }

@@ -1,8 +1,10 @@
 import { memo } from 'react';
 import type { Term } from '@/api/client';
-import { daysBetween, sayDate } from '@/lib/dates';
+import { daysBetween } from '@/lib/dates';
+import { sayDate } from '@/wording/dates';
 import { DateField } from '@/ui/DateField';
 import { mondayOf, weekHasClass } from './termDates';
+import { wording } from '@/wording/workbench/WeekStrip';
 
 type Props = { term: Term; week: number | null; onWeek: (week: number | null) => void };
 
@@ -12,7 +14,7 @@ export const WeekStrip = memo(function WeekStrip({ term, week, onWeek }: Props) 
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-1 px-4 pt-2 text-12">
       <span className="text-mute" id="weeks-of-term">
-        Weeks
+        {wording.weeks}
       </span>
       <div role="group" aria-labelledby="weeks-of-term" className="flex flex-wrap gap-[3px]">
         {weeks.map((one) => {
@@ -23,8 +25,8 @@ export const WeekStrip = memo(function WeekStrip({ term, week, onWeek }: Props) 
               key={one}
               type="button"
               aria-pressed={week === one}
-              aria-label={`Week ${one}, from ${sayDate(mondayOf(term, one))}${free ? ', no class' : ''}`}
-              title={`Week ${one}, from ${sayDate(mondayOf(term, one))}${free ? ': no class' : ''}`}
+              aria-label={wording.weekFrom(one, sayDate(mondayOf(term, one)), free ? wording.noClass : '')}
+              title={wording.weekFrom(one, sayDate(mondayOf(term, one)), free ? wording.noClassThen : '')}
               onClick={() => onWeek(week === one ? null : one)}
               className={`size-6 rounded-[2px] text-11 leading-none ${isOn ? 'bg-plum text-on-plum' : 'bg-rule/60 text-ink'} ${free ? 'opacity-45' : ''}`}
             >
@@ -34,17 +36,17 @@ export const WeekStrip = memo(function WeekStrip({ term, week, onWeek }: Props) 
         })}
       </div>
       <DateField
-        label="Week of a date"
+        label={wording.weekOfDate}
         value={week === null ? null : mondayOf(term, week)}
         first={term.firstMonday}
         last={term.end}
         onChange={(date) => onWeek(Math.floor(daysBetween(term.firstMonday, date) / 7) + 1)}
       />
       {week === null ? (
-        <span className="text-mute">all weeks at once</span>
+        <span className="text-mute">{wording.allWeeksAtOnce}</span>
       ) : (
         <button type="button" onClick={() => onWeek(null)} className="font-strong text-plum hover:underline">
-          show all weeks
+          {wording.showAllWeeks}
         </button>
       )}
     </div>

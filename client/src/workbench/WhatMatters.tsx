@@ -8,6 +8,7 @@ import { Fader } from '@/ui/Fader';
 import { IconButton } from '@/ui/IconButton';
 import { Select } from '@/ui/Select';
 import { startingPoints } from './startingPoints';
+import { wording } from '@/wording/workbench/WhatMatters';
 
 type Props = {
   weights: Weights;
@@ -34,19 +35,19 @@ export function WhatMatters({ weights, onWeigh, change, onSheet }: Props) {
     change((now) => setWeights(now, chosen.weights));
   };
   return (
-    <section aria-label="What matters" className="flex min-h-0 flex-col">
+    <section aria-label={wording.whatMatters} className="flex min-h-0 flex-col">
       <div className="flex items-center justify-between gap-2">
-        <h2 className="text-12 font-heavy">What matters</h2>
+        <h2 className="text-12 font-heavy">{wording.whatMatters}</h2>
         <Select
-          label="What matters, start from"
+          label={wording.whatMattersStart}
           isLabelHidden
           value={current?.name ?? null}
-          none="My own"
+          none={wording.myOwn}
           choices={startingPoints.map(({ name }) => ({ value: name, label: name }))}
           onChange={start}
           className="mr-auto"
         />
-        <IconButton label="Show all week shapes" onClick={onSheet}>
+        <IconButton label={wording.showAllWeekShapes} onClick={onSheet}>
           <LayoutGrid size={15} aria-hidden="true" />
         </IconButton>
       </div>

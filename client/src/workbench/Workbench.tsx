@@ -4,6 +4,7 @@ import { termsQuery } from '@/api/queries';
 import { useSketch } from '@/domain/useSketch';
 import { Failure, Loading } from '@/ui/States';
 import { OpenSketch } from './OpenSketch';
+import { wording } from '@/wording/workbench/Workbench';
 
 /** The Workbench of a term: opens its sketch. */
 export function Workbench() {
@@ -16,15 +17,13 @@ export function Workbench() {
   if (failed?.error)
     return (
       <Failure
-        what="Your sketch could not be opened."
+        what={wording.sketchCouldNotBeOpened}
         problem={failed.error}
         onRetry={() => void failed.refetch()}
       />
     );
   if (terms.data && !term)
-    return (
-      <Failure what="There is no such term." problem={new Error(`The catalogue has no term “${termId}”.`)} />
-    );
+    return <Failure what={wording.noSuchTerm} problem={new Error(wording.catalogueNoTerm(termId))} />;
   if (!term || !sketch.data) return <Loading />;
   return <OpenSketch key={sketch.data.id} term={term} sketch={sketch.data} />;
 }

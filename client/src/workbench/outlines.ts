@@ -1,7 +1,7 @@
 import type { Ask } from '@/api/client';
 import { classesOf, type GridClass, type PlacedSection } from '@/grid/classes';
 import type { Outline } from '@/grid/Outlines';
-import { sayCount } from '@/lib/count';
+import { sayCount } from '@/wording/counts';
 
 type Standings = Readonly<Record<string, string>> | null;
 
@@ -9,7 +9,7 @@ type Standings = Readonly<Record<string, string>> | null;
  * The other places where the component of a class could be: the sections of the course that stand in some timetable,
  * one outline for each place, with the number of timetables in which the component is there.
  */
-export function otherPlaces(one: GridClass, standings: Standings): Outline[] {
+export function otherOutlines(one: GridClass, standings: Standings): Outline[] {
   const others = one.course.sections
     .filter((section) => section.component === one.section.component && section.number !== one.section.number)
     .filter((section) => BigInt(standings?.[section.number] ?? 0) > 0n);
@@ -32,14 +32,14 @@ export function otherPlaces(one: GridClass, standings: Standings): Outline[] {
 }
 
 /** Where one section falls. */
-export function placesOf(section: PlacedSection, standings: Standings): Outline[] {
+export function outlinesOf(section: PlacedSection, standings: Standings): Outline[] {
   const count = standings?.[section.section.number];
   const label = count === undefined ? section.section.label : `${section.section.label}: ${sayCount(count)}`;
   return classesOf([section]).map((one) => ({ one, label, onChoose: null }));
 }
 
 /** Every place of the components of courses of which nothing is kept yet, each to be kept by a press. */
-export function openPlaces(
+export function openOutlines(
   ask: Ask,
   sections: readonly PlacedSection[],
   course: string | null,

@@ -2,6 +2,8 @@ import type { TimeBlock } from '@/api/client';
 import { newBlock } from '@/grid/blocks';
 import { type Day, days, daysOf } from '@/lib/days';
 import { readTime } from '@/lib/time';
+import { wording } from '@/wording/workbench/readBlocks';
+import { common } from '@/wording/common';
 
 /** What a typed line says: a block, or a sentence on what is missing. */
 export type ReadLine = { block: TimeBlock } | { problem: string };
@@ -41,11 +43,10 @@ export function readBlock(typed: string): ReadLine {
     if (!some) break;
     found.push(...some);
   }
-  if (found.length === 0) return { problem: 'Begin with the days, as in tue thu 8-12 shift.' };
+  if (found.length === 0) return { problem: wording.beginWithDays };
   const [from, to] = (words[at] ?? '').split('-').map(readTime);
-  if (from == null || to == null)
-    return { problem: 'After the days come the hours, as in 8-12 or 13:30-15.' };
-  if (to <= from) return { problem: 'The end must come after the start.' };
+  if (from == null || to == null) return { problem: wording.afterDaysComeHours };
+  if (to <= from) return { problem: common.endMustComeAfterStart };
   const label = words.slice(at + 1).join(' ');
   return {
     block: newBlock(daysOf(found), { start: from, end: to }, label, soft ? 'ratherNot' : 'cannot'),

@@ -1,6 +1,7 @@
 import type { Ask, TimeBlock } from '@/api/client';
 import { newBlock } from '@/grid/blocks';
 import { addCourse, type Role, replaceBlock, setLimits } from '@/domain/edits';
+import { wording } from '@/wording/workbench/sampleStarts';
 
 /** A sketch to begin with, out of the sample world. */
 export type SampleStart = { name: string; courses: string; start: (ask: Ask) => Ask };
@@ -14,17 +15,22 @@ const wanting =
   (ask: Ask) =>
     wanted.reduce((now, [course, role]) => addCourse(now, course, role), ask);
 
-const boatyard: TimeBlock = newBlock(['wed'], { start: 13 * 60, end: 17 * 60 }, 'Boatyard shift', 'cannot');
+const boatyard: TimeBlock = newBlock(
+  ['wed'],
+  { start: 13 * 60, end: 17 * 60 },
+  wording.boatyardShift,
+  'cannot',
+);
 
 const starts: readonly SampleStart[] = [
   {
-    name: 'First year, undecided',
+    name: wording.firstYearUndecided,
     courses: 'WRT 101, ACO 120, LOG 118, MTH 120',
     start: wanting(['WRT 101'], ['ACO 120'], ['LOG 118'], ['MTH 120']),
   },
   {
-    name: 'Third year, Coastal science',
-    courses: 'TID 210, MAR 105, CAR 305, LOG 118, perhaps ROB 101; a shift on Wednesday afternoons',
+    name: wording.thirdYearCoastalScience,
+    courses: wording.tid210MAR105CAR,
     start: (ask) =>
       replaceBlock(
         wanting(['TID 210'], ['MAR 105'], ['CAR 305'], ['LOG 118'], ['ROB 101', 'ifItFits'])(ask),
@@ -33,7 +39,7 @@ const starts: readonly SampleStart[] = [
       ),
   },
   {
-    name: 'Glass, on three days at most',
+    name: wording.glassOnThreeDays,
     courses: 'GLZ 233, GLZ 234, WRT 101, ROB 101',
     start: (ask) =>
       setLimits(wanting(['GLZ 233'], ['GLZ 234'], ['WRT 101'], ['ROB 101'])(ask), { maxDays: 3 }),

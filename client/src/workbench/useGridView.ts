@@ -6,8 +6,8 @@ import { classesOf, type GridClass } from '@/grid/classes';
 import { daysOf, isDay } from '@/lib/days';
 import { placed, type Sections } from '@/domain/useSections';
 import type { Walk } from '@/domain/useWalk';
-import { openPlaces, otherPlaces, placesOf } from './outlines';
-import { usePlaces } from './usePlaces';
+import { openOutlines, otherOutlines, outlinesOf } from './outlines';
+import { useFreedStandings } from './useFreedStandings';
 import { noClassOn } from './termDates';
 
 type Options = {
@@ -46,7 +46,7 @@ export function useGridView(options: Options) {
     keep,
   } = options;
   const { inView, answer } = walk;
-  const places = usePlaces(ask, pointed);
+  const freed = useFreedStandings(ask, pointed);
   const keptNumbers = useMemo(() => ask.wanted.flatMap((wanted) => wanted.keep), [ask.wanted]);
   // Without a timetable what is kept still has a place, so that a conflict can be seen and resolved.
   const numbers = byHand || !inView ? (nearest?.sections ?? keptNumbers) : inView.sections;
@@ -69,11 +69,13 @@ export function useGridView(options: Options) {
 
   const outlines = useMemo(() => {
     const section = pointedSection === null ? undefined : sections.byNumber.get(pointedSection);
-    if (section) return placesOf(section, standings);
+    if (section) return outlinesOf(section, standings);
     // Building by hand, the places of the open course stay under the pointer, whatever it crosses.
-    const open = byHand ? openPlaces(ask, [...sections.byNumber.values()], openCourse, standings, keep) : [];
-    return open.length > 0 || !pointed ? open : otherPlaces(pointed, places);
-  }, [pointed, places, pointedSection, sections, standings, byHand, ask, openCourse, keep]);
+    const open = byHand
+      ? openOutlines(ask, [...sections.byNumber.values()], openCourse, standings, keep)
+      : [];
+    return open.length > 0 || !pointed ? open : otherOutlines(pointed, freed);
+  }, [pointed, freed, pointedSection, sections, standings, byHand, ask, openCourse, keep]);
 
   const clashes = answer?.clashes.filter((clash) => isDay(clash.day)) ?? [];
   const kept = useMemo(() => new Set(keptNumbers), [keptNumbers]);

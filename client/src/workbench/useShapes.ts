@@ -3,12 +3,12 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Ask, Ranked } from '@/api/client';
 import { keyOf, pageSize, shapesQuery } from '@/api/answerQueries';
 
-/** Week shapes by their place, from 0; and what kept some from being fetched. */
+/** Week shapes by their index, from 0; and what kept some from being fetched. */
 type Shapes = { shapes: ReadonlyMap<number, Ranked>; problem: Error | null; retry: () => void };
 
-/** The week shapes at some places; while those of a newer ask are on their way, the ones before stand there. */
-export function useShapes(ask: Ask, places: readonly number[]): Shapes {
-  const pages = [...new Set(places.map((place) => Math.floor(place / pageSize)))];
+/** The week shapes at some indexes; while those of a newer ask are on their way, the ones before stand there. */
+export function useShapes(ask: Ask, indexes: readonly number[]): Shapes {
+  const pages = [...new Set(indexes.map((index) => Math.floor(index / pageSize)))];
   const loaded = useQueries({
     queries: pages.map((page) => shapesQuery(ask, page)),
     combine: (results) => ({

@@ -1,6 +1,8 @@
 import { takesKeys } from '@/lib/keys';
 import { areSingleKeysOn } from '@/lib/singleKeys';
 import { useKeyDown } from '@/lib/useKeyDown';
+import { wording } from '@/wording/workbench/useShortcuts';
+import { common } from '@/wording/common';
 
 /** What can be done on the Workbench: by a key, from the palette, or both. */
 export type Action = {
@@ -18,14 +20,14 @@ export type Action = {
 
 /** Keys that work on one thing in focus, as the help shows them. */
 export const localKeys: readonly { keys: string; does: string }[] = [
-  { keys: '1, 2, 3 on a course', does: 'Must, If it fits, Set aside' },
-  { keys: 'W held on a course', does: 'Without this course for a moment' },
-  { keys: 'Alt + ↑ ↓ on a course', does: 'Move it up or down' },
-  { keys: 'Delete on a course or hours', does: 'Remove' },
-  { keys: '← → ↑ ↓ on taken hours', does: 'Move them by 15 minutes, or to another day' },
-  { keys: 'Shift + ← → on taken hours', does: 'Change when they end' },
-  { keys: 'Enter on taken hours or a class', does: 'All that can be done with it' },
-  { keys: 'Esc', does: 'Drop what is being dragged' },
+  { keys: wording.n123OnCourse, does: wording.mustIfFitsSetAside },
+  { keys: wording.wHeldOnCourse, does: wording.withoutCourseForMoment },
+  { keys: wording.altOnCourse, does: wording.moveUpOrDown },
+  { keys: wording.deleteOnCourseOrHours, does: common.remove },
+  { keys: wording.onTakenHours, does: wording.moveBy15Minutes },
+  { keys: wording.shiftOnTakenHours, does: wording.changeWhenEnd },
+  { keys: wording.enterOnTakenHours, does: wording.allCanBeDone },
+  { keys: wording.esc, does: wording.dropWhatBeingDragged },
 ];
 
 /** Listens on the whole page. Text fields, menus and dialogs keep their keys to themselves. */

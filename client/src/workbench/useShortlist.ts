@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, http, type PutBy, type Sketch } from '@/api/client';
-import { placeQuery } from '@/api/putByQueries';
+import { rankQuery } from '@/api/putByQueries';
 import { sketchesQuery } from '@/api/queries';
 import { newId } from '@/lib/newId';
 import { lanesOf, lineUp } from '@/domain/picks';
@@ -11,6 +11,7 @@ import { usePicks } from '@/domain/usePicks';
 import { withCurrent } from '@/domain/useTermVisit';
 import { placed, type Sections } from '@/domain/useSections';
 import type { Walk } from '@/domain/useWalk';
+import { wording } from '@/wording/workbench/useShortlist';
 
 type Options = { sketch: Sketch; walk: Walk; sections: Sections; edits: Edits; onOpen: () => void };
 
@@ -32,7 +33,7 @@ export function useShortlist({ sketch, walk, sections, edits, onOpen }: Options)
       return (await call(http.POST('/api/answers/name', { body }))).name;
     } catch {
       // Only a proposal: it is kept under a plain name all the same.
-      return `Timetable ${shortlist.length + 1}`;
+      return wording.timetableShortlistCount(shortlist.length + 1);
     }
   };
 
@@ -41,7 +42,7 @@ export function useShortlist({ sketch, walk, sections, edits, onOpen }: Options)
     if (!inView) return null;
     if (here) return here;
     if (shortlist.length >= mostShortlisted) {
-      setProblem(`The shortlist has ${mostShortlisted}, and holds no more. Take one off first.`);
+      setProblem(wording.shortlistAndHoldsNoMore(mostShortlisted));
       return null;
     }
     const name = await nameFor(inView);
@@ -53,30 +54,26 @@ export function useShortlist({ sketch, walk, sections, edits, onOpen }: Options)
 
   const addToLineUp = async (timetable: PutBy) => {
     const { sketches } = await client.query(sketchesQuery(sketch.term));
-    const shown = lanesOf(picks, withCurrent(sketches, sketch)).map((lane) => lane.place);
-    const place = { sketch: sketch.id, timetable: timetable.id };
-    if (lineUp(picks, place, shown).lineUp.some((one) => one.timetable === timetable.id)) {
-      change((now) => lineUp(now, place, shown));
+    const shown = lanesOf(picks, withCurrent(sketches, sketch)).map((lane) => lane.entry);
+    const entry = { sketch: sketch.id, timetable: timetable.id };
+    if (lineUp(picks, entry, shown).lineUp.some((one) => one.timetable === timetable.id)) {
+      change((now) => lineUp(now, entry, shown));
       setProblem(null);
-    } else setProblem('The line-up has eight, and holds no more. Take one out of it first.');
+    } else setProblem(wording.lineUpEightAndHolds);
   };
 
   /** Walks to a timetable; says why where it cannot be walked to. */
   const show = async (numbers: readonly string[]): Promise<boolean> => {
     try {
-      const place = await client.query(placeQuery(walk.ask, numbers));
-      if (place.isOfAsk && place.rank !== null) {
-        walk.show(place.rank - 1, place.alike);
+      const found = await client.query(rankQuery(walk.ask, numbers));
+      if (found.isOfAsk && found.rank !== null) {
+        walk.show(found.rank - 1, found.alike);
         setProblem(null);
         return true;
       }
-      setProblem(
-        place.isOfAsk
-          ? 'That timetable is not among the best 2,000 that are listed. Keep some of its sections to come to it.'
-          : 'That timetable is none of those that are possible now.',
-      );
+      setProblem(found.isOfAsk ? wording.timetableNotAmongBest2 : wording.timetableNoneOfThosePossible);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'That timetable could not be looked for.');
+      setProblem(error instanceof Error ? error.message : wording.timetableCouldNotBeLooked);
     }
     return false;
   };

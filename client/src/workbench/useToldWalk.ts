@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { useRested } from '@/lib/useRested';
 import { factsOf } from '@/domain/facts';
 import type { Walk } from '@/domain/useWalk';
+import { wording } from '@/wording/workbench/useToldWalk';
 
 /** How long one stays at a week shape until it is told: a key that is held walks on, and says nothing. */
 const restMs = 400;
@@ -12,10 +13,13 @@ const mostFacts = 3;
 export function useToldWalk({ ask, inView, isInViewOld }: Walk): string {
   const text =
     inView && !isInViewOld
-      ? `N° ${inView.rank}: ${factsOf(inView)
-          .slice(0, mostFacts)
-          .map(({ value, name }) => `${value} ${name}`)
-          .join(', ')}`
+      ? wording.nRank(
+          inView.rank,
+          factsOf(inView)
+            .slice(0, mostFacts)
+            .map(({ value, name }) => `${value} ${name}`)
+            .join(', '),
+        )
       : '';
   const now = useMemo(() => ({ ask, text }), [ask, text]);
   // What stands there first after a change is told with its count.

@@ -60,8 +60,9 @@ public sealed class Problem
             limit
         );
         Levels = [.. order.Select(course => courses[course])];
-        WitnessSets = Compiling.WitnessSets.Of(rules, table, scope.HasSwitches, limit);
-        Sums = LimitedSums.Of(rules, courses, table, limit);
+        var forms = new RuleForms(rules);
+        WitnessSets = Compiling.WitnessSets.Of(forms, table, scope.HasSwitches, limit);
+        Sums = LimitedSums.Of(forms, courses, table, limit);
         Layout = new StateLayout(Levels, WitnessSets, Sums);
         var words = Enumerable.Range(0, Levels.Count).Sum(WordsOfLevel);
         if (words > MaxRowWords)
@@ -154,7 +155,8 @@ public sealed class Problem
         AnswerableAsk.Check(snapshot, ask);
         var rules = RuleList.Of(ask);
         var conflicts = ConflictCheck.Of(snapshot, ask);
-        var hours = new HourRules(rules);
+        var forms = new RuleForms(rules);
+        var hours = new HourRules(forms);
         var courses = Enumerable
             .Range(0, ask.Wanted.Count)
             .Where(i => CourseRule.IsInPlay(ask, ask.Wanted[i]))
@@ -162,7 +164,7 @@ public sealed class Problem
             {
                 limit.ThrowIfOver();
                 var offered = snapshot.Find(ask.Wanted[i].Course)!;
-                var admission = new Admission(ask, rules, i, offered, hours);
+                var admission = new Admission(ask, forms, i, offered, hours);
                 return new CoursePlay(
                     offered,
                     ask.Wanted[i],

@@ -1,5 +1,3 @@
-using HourGrid.Core.Asking;
-
 namespace HourGrid.Core.Measures;
 
 /// <summary>All measures, in the order in which files and comparisons have them.</summary>
@@ -25,10 +23,6 @@ public static class MeasureList
 
     /// <summary>Those with a weight.</summary>
     public static IReadOnlyList<Measure> Weighed { get; } = [.. All.Where(measure => measure.Weight is not null)];
-
-    /// <summary>Weights with which nothing counts.</summary>
-    public static Weights NoWeights { get; } =
-        Weighed.Aggregate(new Weights(), (weights, measure) => weights.With(measure.Weight!, 0));
 
     internal static int PlaceOf(Measure measure)
     {

@@ -7,4 +7,7 @@ public abstract class ConflictRule : Rule
 {
     private protected ConflictRule(string path)
         : base(path) { }
+
+    /// <summary>It is in no list: a table of conflicts is made of the ask, with it or without.</summary>
+    internal sealed override void AddTo(RuleForms forms, int number) { }
 }

@@ -29,4 +29,7 @@ public sealed class CourseRule(int wanted) : Rule($"wanted[{wanted}]", wanted)
             ],
         };
     }
+
+    /// <summary>It is in no list: a search begins with the courses that may be left out, or must be.</summary>
+    internal override void AddTo(RuleForms forms, int number) { }
 }

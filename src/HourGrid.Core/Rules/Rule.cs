@@ -30,6 +30,11 @@ public abstract class Rule : IEquatable<Rule>
     /// <param name="ask">The ask that sets it.</param>
     public abstract Ask Without(Ask ask);
 
+    /// <summary>Puts it into the list of its form.</summary>
+    /// <param name="forms">The lists.</param>
+    /// <param name="number">Its number.</param>
+    internal abstract void AddTo(RuleForms forms, int number);
+
     /// <inheritdoc/>
     public bool Equals(Rule? other) => other is not null && Path == other.Path;
 

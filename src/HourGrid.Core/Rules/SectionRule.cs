@@ -9,6 +9,8 @@ public abstract class SectionRule : Rule
     private protected SectionRule(string path, int index = 0)
         : base(path, index) { }
 
+    internal sealed override void AddTo(RuleForms forms, int number) => forms.Sections.Add((number, this));
+
     /// <summary>Whether a section is admitted, for the sections of one wanted course; null where the rule is not about it.</summary>
     /// <param name="ask">The ask.</param>
     /// <param name="wanted">The course's place in the ask.</param>

@@ -8,6 +8,8 @@ public abstract class SumRule : Rule
     private protected SumRule(string path, int index = 0)
         : base(path, index) { }
 
+    internal sealed override void AddTo(RuleForms forms, int number) => forms.Sums.Add((number, this));
+
     /// <summary>The sums that it bounds.</summary>
     /// <param name="weeks">The distinct sets of weeks of all meetings.</param>
     internal abstract IEnumerable<BoundedSum> Sums(IReadOnlyCollection<WeekSet> weeks);

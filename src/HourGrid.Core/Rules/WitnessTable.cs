@@ -10,18 +10,17 @@ internal sealed class WitnessTable
     private readonly WorkLimit limit;
 
     /// <param name="meetings">The distinct meetings of all options.</param>
-    /// <param name="rules">The rules of the ask; a rule's number is its place here.</param>
+    /// <param name="forms">The rules of the ask.</param>
     /// <param name="limit">How long it may take.</param>
-    public WitnessTable(Meeting[] meetings, IReadOnlyList<Rule> rules, WorkLimit limit)
+    public WitnessTable(Meeting[] meetings, RuleForms forms, WorkLimit limit)
     {
         this.limit = limit;
         Meetings = meetings;
         Blocks =
         [
-            .. rules
-                .Select((rule, number) => (number, rule))
-                .Where(pair => pair.rule is TimeBlockRule { IsHard: true })
-                .Select(pair => (pair.number, ((TimeBlockRule)pair.rule).Block)),
+            .. forms
+                .Hours.Where(one => one.Rule is TimeBlockRule { IsHard: true })
+                .Select(one => (one.Number, ((TimeBlockRule)one.Rule).Block)),
         ];
     }
 

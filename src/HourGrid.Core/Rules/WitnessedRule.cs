@@ -11,6 +11,8 @@ public abstract class WitnessedRule : Rule
     private protected WitnessedRule(string path, int index = 0, bool isHard = true)
         : base(path, index, isHard) { }
 
+    internal sealed override void AddTo(RuleForms forms, int number) => forms.Witnessed.Add((number, this));
+
     /// <summary>Its witnesses in weeks that are alike; several sets of them where it can be broken in several ways.</summary>
     /// <param name="table">The meetings, and what makes witnesses of them.</param>
     /// <param name="weeks">The weeks.</param>

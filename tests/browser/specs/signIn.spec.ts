@@ -37,7 +37,7 @@ test('signing in takes along what the browser made, and signing out leaves nothi
   await other.close();
 
   // What is kept by sketch, under the sketch's name: how far the list was scrolled, the colours.
-  const ofSketch = (await kept(page)).match(/hour-grid\.place\.[0-9a-f-]{36}/)![0];
+  const ofSketch = (await kept(page)).match(/hour-grid\.position\.[0-9a-f-]{36}/)![0];
   const sketch = ofSketch.slice(-36);
   await signOut(page, 'Tamsin Roe');
   await expect(page.getByRole('heading', { name: 'Start with a course you need' })).toBeVisible();

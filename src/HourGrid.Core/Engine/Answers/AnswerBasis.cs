@@ -79,7 +79,7 @@ public sealed record AnswerBasis(Ask Ask, string HoursMet)
     /// <summary>Which rules about hours each section of a course in play goes against.</summary>
     private static string Digest(CatalogueSnapshot snapshot, Ask ask)
     {
-        var hours = new HourRules(RuleList.Of(ask));
+        var hours = new HourRules(new RuleForms(RuleList.Of(ask)));
         var against = new List<int>();
         foreach (var wanted in ask.Wanted.Where(wanted => CourseRule.IsInPlay(ask, wanted)))
         foreach (var section in snapshot.Find(wanted.Course)!.Sections)

@@ -6,24 +6,18 @@ namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>Which rules a section of a wanted course goes against, looked at by itself.</summary>
 /// <param name="ask">The ask.</param>
-/// <param name="rules">Its rules; a rule's number is its place here.</param>
+/// <param name="forms">Its rules.</param>
 /// <param name="wanted">The course's place in the ask.</param>
 /// <param name="offered">The course as the term offers it.</param>
 /// <param name="hours">What the ask's hours say of each meeting.</param>
-internal sealed class Admission(
-    Ask ask,
-    IReadOnlyList<Rule> rules,
-    int wanted,
-    OfferedCourse offered,
-    HourRules hours
-)
+internal sealed class Admission(Ask ask, RuleForms forms, int wanted, OfferedCourse offered, HourRules hours)
 {
     private readonly (int Number, Func<OfferedSection, bool> Admits)[] checks =
     [
-        .. rules
-            .Select((rule, number) => (number, admits: (rule as SectionRule)?.Admits(ask, wanted, offered)))
+        .. forms
+            .Sections.Select(one => (one.Number, admits: one.Rule.Admits(ask, wanted, offered)))
             .Where(pair => pair.admits is not null)
-            .Select(pair => (pair.number, pair.admits!)),
+            .Select(pair => (pair.Number, pair.admits!)),
     ];
 
     /// <summary>

@@ -4,18 +4,12 @@ using HourGrid.Core.Rules;
 namespace HourGrid.Core.Engine.Compiling;
 
 /// <summary>Which rules a meeting goes against by its hours alone; found once for each distinct meeting.</summary>
-/// <param name="rules">The rules of the ask; a rule's number is its place here.</param>
-internal sealed class HourRules(IReadOnlyList<Rule> rules)
+/// <param name="forms">The rules of the ask.</param>
+internal sealed class HourRules(RuleForms forms)
 {
     private readonly Dictionary<Meeting, int[]> known = [];
 
-    private readonly (int Number, HourRule Rule)[] hard =
-    [
-        .. rules
-            .Select((rule, number) => (number, rule: rule as HourRule))
-            .Where(pair => pair.rule is { IsHard: true })
-            .Select(pair => (pair.number, pair.rule!)),
-    ];
+    private readonly (int Number, HourRule Rule)[] hard = [.. forms.Hours.Where(one => one.Rule.IsHard)];
 
     /// <summary>The numbers of the rules, ascending.</summary>
     public int[] Against(in Meeting meeting)

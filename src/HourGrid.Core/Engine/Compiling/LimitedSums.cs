@@ -31,7 +31,7 @@ internal sealed class LimitedSums
 
     /// <summary>The sums of the rules of an ask; those that cannot be broken are left out.</summary>
     public static IReadOnlyList<LimitedSum> Of(
-        IReadOnlyList<Rule> rules,
+        RuleForms forms,
         IReadOnlyList<CoursePlay> courses,
         MeetingTable table,
         WorkLimit limit
@@ -41,10 +41,9 @@ internal sealed class LimitedSums
         // Without any option the course has no timetable, whatever else is asked.
         if (courses.Any(course => course.Options.Count == 0))
             return [];
-        for (var id = 0; id < rules.Count; id++)
-            if (rules[id] is SumRule sums)
-                foreach (var sum in sums.Sums(table.WeekSets))
-                    found.Add(id, sum);
+        foreach (var (number, rule) in forms.Sums)
+        foreach (var sum in rule.Sums(table.WeekSets))
+            found.Add(number, sum);
         return found.sums;
     }
 

@@ -8,33 +8,24 @@ namespace HourGrid.Core.Engine.Compiling;
 internal static class WitnessSets
 {
     /// <summary>The sets of the rules of an ask, over the meetings of a table; those that cannot be broken are left out.</summary>
-    /// <param name="rules">The rules; a rule's number is its place here.</param>
+    /// <param name="forms">The rules.</param>
     /// <param name="table">The meetings.</param>
     /// <param name="hasSwitches">Whether rules can be lifted.</param>
     /// <param name="limit">How long it may take.</param>
-    public static IReadOnlyList<WitnessSet> Of(
-        IReadOnlyList<Rule> rules,
-        MeetingTable table,
-        bool hasSwitches,
-        WorkLimit limit
-    )
+    public static IReadOnlyList<WitnessSet> Of(RuleForms forms, MeetingTable table, bool hasSwitches, WorkLimit limit)
     {
         var sets = new List<WitnessSet>();
-        var meetings = new WitnessTable(table.Meetings, rules, limit);
-        var hasBreaks = rules.Any(rule => rule is BreakRule { IsHard: true });
+        var meetings = new WitnessTable(table.Meetings, forms, limit);
+        var hasBreaks = forms.Witnessed.Any(one => one.Rule is BreakRule { IsHard: true });
         var classes = WeekClasses.Binding(
             table.WeekSets,
             hasBreaks ? [.. meetings.Blocks.Select(one => one.Block.Weeks)] : []
         );
-        for (var number = 0; number < rules.Count; number++)
-        {
-            if (rules[number] is not WitnessedRule { IsHard: true } rule)
-                continue;
-            foreach (var weeks in classes)
-            foreach (var witnesses in rule.Witnesses(meetings, weeks))
-                if (SetOf(number, witnesses) is { } set)
-                    sets.Add(set);
-        }
+        foreach (var (number, rule) in forms.Witnessed.Where(one => one.Rule.IsHard))
+        foreach (var weeks in classes)
+        foreach (var witnesses in rule.Witnesses(meetings, weeks))
+            if (SetOf(number, witnesses) is { } set)
+                sets.Add(set);
         return sets;
 
         WitnessSet? SetOf(int rule, IEnumerable<Witness> witnesses)

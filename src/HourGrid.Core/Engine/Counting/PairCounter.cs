@@ -12,9 +12,6 @@ namespace HourGrid.Core.Engine.Counting;
 /// </remarks>
 internal sealed unsafe class PairCounter
 {
-    /// <summary>Planes times words that fit on the stack without a thought.</summary>
-    private const int MostOnStack = 256;
-
     private readonly StateStep step;
     private readonly uint[] ways;
     private readonly BitPlanes planes;
@@ -22,6 +19,9 @@ internal sealed unsafe class PairCounter
     private readonly int words;
     private readonly int lastWords;
     private readonly int stride;
+
+    // What is left of the last level, cut by each plane: the same for every option of the other level.
+    private readonly ulong[] cut;
 
     public PairCounter(StateStep step)
     {
@@ -31,6 +31,7 @@ internal sealed unsafe class PairCounter
         level = levels.Count - 2;
         planes = new([.. levels[^1].Options.Select(option => (uint)option.Ways)]);
         lastWords = first[^1] - first[^2];
+        cut = GC.AllocateArray<ulong>(lastWords * planes.PerWord + 1, pinned: true);
         if (level < 0)
         {
             ways = [];
@@ -47,9 +48,7 @@ internal sealed unsafe class PairCounter
     public Count64 Count(ulong* ones, ulong* others) =>
         lastWords == 2 && planes.PerWord <= 1 ? CountTwoWords(ones, others)
         : planes.PerWord == 0 && words == 1 && lastWords == 1 ? CountWord(ones[0], others[0])
-        : planes.PerWord == 0 ? CountOnce(ones, others)
-        : lastWords * planes.PerWord <= MostOnStack ? CountWeighed(ones, others)
-        : CountWidely(ones, others);
+        : CountWords(ones, others);
 
     /// <summary>Options left of the last level.</summary>
     public Count64 CountLast(ulong* left)
@@ -108,36 +107,12 @@ internal sealed unsafe class PairCounter
     }
 
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Count64 CountOnce(ulong* ones, ulong* others)
-    {
-        ulong timetables = 0;
-        ulong shapes = 0;
-        ref var way = ref MemoryMarshal.GetArrayDataReference(ways);
-        for (var word = 0; word < words; word++)
-        {
-            var row = step.Row(level, word * 64);
-            for (var bits = ones[word]; bits != 0; bits &= bits - 1)
-            {
-                var option = BitOperations.TrailingZeroCount(bits);
-                var optionRow = row + option * stride;
-                var count = (ulong)BitOperations.PopCount(optionRow[0] & others[0]);
-                for (var lastWord = 1; lastWord < lastWords; lastWord++)
-                    count += (ulong)BitOperations.PopCount(optionRow[lastWord] & others[lastWord]);
-                shapes += count;
-                timetables += count * Unsafe.Add(ref way, word * 64 + option);
-            }
-        }
-        return new(timetables, shapes);
-    }
-
-    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
-    private Count64 CountWeighed(ulong* ones, ulong* others)
+    private Count64 CountWords(ulong* ones, ulong* others)
     {
         ulong timetables = 0;
         ulong shapes = 0;
         var perWord = planes.PerWord;
-        // What is left of the last level, cut by each plane: the same for every option of the other level.
-        var cut = stackalloc ulong[lastWords * perWord];
+        var cut = Pinned.Pointer(this.cut);
         for (var word = 0; word < lastWords; word++)
         for (var plane = 0; plane < perWord; plane++)
             cut[word * perWord + plane] = others[word] & planes.Plane(word, plane);
@@ -149,40 +124,16 @@ internal sealed unsafe class PairCounter
             {
                 var option = BitOperations.TrailingZeroCount(bits);
                 var optionRow = row + option * stride;
-                ulong weight = 0;
+                ulong count = 0;
                 for (var lastWord = 0; lastWord < lastWords; lastWord++)
-                {
-                    var count = (ulong)BitOperations.PopCount(optionRow[lastWord] & others[lastWord]);
-                    shapes += count;
-                    weight += count;
-                    for (var plane = 0; plane < perWord; plane++)
-                        weight +=
-                            (ulong)BitOperations.PopCount(optionRow[lastWord] & cut[lastWord * perWord + plane])
-                            << plane;
-                }
+                    count += (ulong)BitOperations.PopCount(optionRow[lastWord] & others[lastWord]);
+                var weight = count;
+                for (int lastWord = 0, at = 0; at < lastWords * perWord; lastWord++)
+                for (var plane = 0; plane < perWord; plane++, at++)
+                    weight += (ulong)BitOperations.PopCount(optionRow[lastWord] & cut[at]) << plane;
+                shapes += count;
                 timetables += weight * Unsafe.Add(ref way, word * 64 + option);
             }
-        }
-        return new(timetables, shapes);
-    }
-
-    /// <summary>As <see cref="CountWeighed"/>, for levels so wide that memory is the bound anyway.</summary>
-    private Count64 CountWidely(ulong* ones, ulong* others)
-    {
-        ulong timetables = 0;
-        ulong shapes = 0;
-        for (var word = 0; word < words; word++)
-        for (var bits = ones[word]; bits != 0; bits &= bits - 1)
-        {
-            var option = word * 64 + BitOperations.TrailingZeroCount(bits);
-            var optionRow = step.Row(level, option);
-            ulong weight = 0;
-            for (var lastWord = 0; lastWord < lastWords; lastWord++)
-            {
-                shapes += (ulong)BitOperations.PopCount(optionRow[lastWord] & others[lastWord]);
-                weight += planes.Weigh(lastWord, optionRow[lastWord] & others[lastWord]);
-            }
-            timetables += weight * ways[option];
         }
         return new(timetables, shapes);
     }

@@ -1,0 +1,5 @@
+export const wording = {
+  hourGrid: 'Hour Grid',
+  places: 'Places',
+  termChange: (current: string) => `Term: ${current}. Change`,
+};

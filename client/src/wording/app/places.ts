@@ -1,0 +1,6 @@
+export const wording = {
+  catalogue: 'Catalogue',
+  workbench: 'Workbench',
+  lineUp: 'Line-up',
+  choice: 'Choice',
+};

@@ -1,0 +1,8 @@
+export const wording = {
+  hiddenHides: (hides: number) => ` · ${hides} hidden`,
+  ofWithSeats: (sectionsWithSeat: number, sections: string) =>
+    ` · ${sectionsWithSeat} of ${sections} with seats`,
+  timetablesRole: (role: string) => `timetables · ${role}`,
+  timetablesWith: 'timetables with it',
+  orMore: (timetables: string) => `${timetables} or more`,
+};

@@ -1,0 +1,4 @@
+export const wording = {
+  chooseAnother: 'Choose another',
+  chooseTimetable: 'Choose a timetable',
+};

@@ -1,0 +1,16 @@
+export const wording = {
+  seatsAsSketchSays: 'seats as the sketch says',
+  sectionsWithFreeSeat: 'sections with a free seat',
+  sectionsWithSeatOrWaitlist: 'sections with a seat or a waitlist place',
+  fullSectionsToo: 'full sections too',
+  forCourseAlone: 'For this course alone:',
+  whichSectionsMayBeTaken: 'Which sections may be taken',
+  anyCampus: 'any campus',
+  anyMode: 'any mode',
+  anyInstructor: 'any instructor',
+  nameTextChange: (name: string, text: string) => `${name}: ${text}. Change`,
+  seats: 'Seats',
+  campus: 'Campus',
+  deliveryMode: 'Delivery mode',
+  instructors: 'Instructors',
+};

@@ -1,0 +1,3 @@
+export const wording = {
+  fileCouldNotBeMade: 'The file could not be made.',
+};

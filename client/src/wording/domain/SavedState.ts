@@ -1,0 +1,5 @@
+export const wording = {
+  notSaved: 'Not saved',
+  saving: 'Saving',
+  saved: 'Saved',
+};

@@ -1,0 +1,4 @@
+export const wording = {
+  minCr: (min: number) => `${min} cr`,
+  minMaxCr: (min: number, max: number) => `${min}–${max} cr`,
+};

@@ -1,0 +1,5 @@
+export const wording = {
+  must: 'Must',
+  ifFits: 'If it fits',
+  setAside: 'Set aside',
+};

@@ -1,0 +1,15 @@
+export const wording = {
+  breakIn: (length: string, hours: string, days: string) => `Break: ${length} in ${hours}, ${days}`,
+  onlySectionsWithFreeSeat: 'Only sections with a free seat',
+  freeSeatOrPlace: 'A free seat or a place in the waitlist',
+  fullSectionsToo: 'Full sections too',
+  onlyOn: (names: string) => `Only on ${names}`,
+  ratherOn: (campusName: string) => `Rather on ${campusName}`,
+  timeToGetBetweenCampuses: 'Time to get between campuses',
+  oneCampusDay: 'One campus a day',
+  onlyModes: (modes: string) => `Only ${modes}`,
+  credits: (min: number) => `${min} credits`,
+  creditsFromTo: (min: number, max: number) => `${min} to ${max} credits`,
+  atLeastCredits: (min: number) => `At least ${min} credits`,
+  atMostCredits: (max: number) => `At most ${max} credits`,
+};

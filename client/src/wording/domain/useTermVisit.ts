@@ -1,0 +1,3 @@
+export const wording = {
+  catalogueNoTerm: (termId: string) => `The catalogue has no term “${termId}”.`,
+};

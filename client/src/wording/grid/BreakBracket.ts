@@ -1,0 +1,4 @@
+export const wording = {
+  breakSaid: (said: string) => `break ${said}`,
+  noBreak: (said: string) => `no break of ${said}`,
+};

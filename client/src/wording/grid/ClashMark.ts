@@ -1,0 +1,4 @@
+export const wording = {
+  ofConflict: ' of conflict',
+  minutesMin: (minutes: number) => `${minutes} min`,
+};

@@ -1,0 +1,4 @@
+export const wording = {
+  hoursOffered: 'Hours offered',
+  withoutName: 'Without a name',
+};

@@ -1,0 +1,16 @@
+export const wording = {
+  theChoice: 'the choice',
+  problemsSeeBelow: 'problems, see below',
+  dragToAnotherPlace: (name: string) => `${name} (drag to another place)`,
+  whatToDo: (letter: string, name: string, marks: string) => `${letter}: ${name}${marks}. What to do with it`,
+  goOnFromHere: 'Go on from here on the Workbench',
+  chooseIt: 'Choose it',
+  noBaselineAnyMore: 'No baseline any more',
+  baselineShowOthersAsDifferences: 'Baseline: show the others as differences from it',
+  show: 'Show',
+  hide: 'Hide',
+  partLetter: (part: string, letter: string) => `${part} it (${letter})`,
+  moveBeforeAlt: 'Move it before (Alt + ←)',
+  moveAfterAlt: 'Move it after (Alt + →)',
+  takeOutOfLineUp: 'Take it out of the line-up',
+};

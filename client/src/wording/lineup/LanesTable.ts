@@ -1,0 +1,6 @@
+export const wording = {
+  classesByDay: 'Classes by day',
+  day: 'Day',
+  shared: ', shared',
+  noClass: 'no class',
+};

@@ -1,0 +1,4 @@
+export const wording = {
+  whatAsk: 'What I ask',
+  coursesAndRules: 'Courses and rules',
+};

@@ -1,0 +1,15 @@
+export const wording = {
+  cantNoClassMayMeet: 'Can’t: no class may meet then',
+  ratherNotOnlyCounts: 'Rather not: it only counts in what matters',
+  chooseAtLeastOneDay: 'Choose at least one day.',
+  noWeeks: (weekCount: number) => `Type weeks such as 1-8, 10; the term has ${weekCount}.`,
+  takeHoursOut: 'Take hours out',
+  from: 'From',
+  to: 'To',
+  weeksIfNotAll: 'Weeks, if not all',
+  weeksExample: 'all; or 1-8, 10',
+  boatyardShift: 'Boatyard shift',
+  whatIfLike: 'What it is, if you like',
+  takeTheseHoursOut: 'Take these hours out',
+  howStrongly: 'How strongly',
+};

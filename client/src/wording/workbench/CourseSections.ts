@@ -1,0 +1,17 @@
+export const wording = {
+  componentS: (component: string) => `${component}s`,
+  eveningOnes: 'evening ones',
+  ofTheseEveningOnes: 'of these, evening ones',
+  allSections: 'all',
+  select: 'Select',
+  sectionsSelected: 'Sections selected',
+  neither: 'Neither',
+  sectionsOf: (course: string) => `Sections of ${course}`,
+  selectName: (name: string) => `Select ${name}`,
+  keepName: (name: string) => `Keep ${name}`,
+  ruleOut: (name: string) => `Rule out ${name}`,
+  out: 'Out',
+  inNone: 'in none',
+  inAll: (standing: string) => `in all ${standing}`,
+  inStanding: (standing: string) => `in ${standing}`,
+};

@@ -1,0 +1,4 @@
+export const wording = {
+  couldNotBeRestored: 'It could not be restored.',
+  isDeleted: (data: string) => `“${data}” is deleted. `,
+};

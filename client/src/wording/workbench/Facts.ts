@@ -1,0 +1,17 @@
+export const wording = {
+  withWhatKeepOpenCourse: 'with what you keep; open a course and press a place to keep it',
+  betterWeekShape: 'Better week shape',
+  nextWeekShape: 'Next week shape',
+  bestStillBeingLooked: 'The best is still being looked for; this is the week before.',
+  numberSign: 'N° ',
+  weekShapes: '… week shapes',
+  ofPart: (part: string) => `of ${part}`,
+  alike: (alike: string) => `${alike} alike`,
+  lookAlike: (alike: number, alike2: string) => `look-alike ${alike} of ${alike2}`,
+  inBestOrderFound: ' · in the best order found in time',
+  foundInTime: ' found in time',
+  bestListed: (listed: string, part: string) => ` · the best ${listed}${part} are listed`,
+  countedWeekShapes: (least: string) => `${least} week shapes`,
+  numberOfWeekShape: 'Number of the week shape in view; type one to go there',
+  timetables: (isOne: boolean) => (isOne ? 'timetable' : 'timetables'),
+};

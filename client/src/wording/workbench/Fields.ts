@@ -1,0 +1,3 @@
+export const wording = {
+  noTime: 'Type a time such as 9:30.',
+};

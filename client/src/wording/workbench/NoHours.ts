@@ -1,0 +1,3 @@
+export const wording = {
+  noSetHours: 'No set hours',
+};

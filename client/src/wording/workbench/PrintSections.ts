@@ -1,0 +1,4 @@
+export const wording = {
+  section: 'Section',
+  room: 'Room',
+};

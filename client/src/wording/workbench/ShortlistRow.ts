@@ -1,0 +1,16 @@
+export const wording = {
+  name: 'Name',
+  note: 'Note',
+  aNote: 'A note',
+  showOnGrid: 'Show on the grid',
+  takeAsNow: 'Take it as it is now',
+  inLineUp: 'In the line-up',
+  export: 'Export',
+  choose: 'Choose',
+  moveUp: (name: string) => `Move ${name} up`,
+  moveDown: (name: string) => `Move ${name} down`,
+  noTimetablePossibleNow: 'No timetable is possible now.',
+  showNearestHolds: (changed: string) => `Show the nearest that holds${changed}`,
+  coursesChange: (coursesCount: number) => ` (${coursesCount} courses change)`,
+  theseChange: (courses: string, isOne: boolean) => ` (${courses} ${isOne ? 'changes' : 'change'})`,
+};

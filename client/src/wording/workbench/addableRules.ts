@@ -1,0 +1,5 @@
+export const wording = {
+  campusesAllowed: 'Campuses allowed',
+  preferredCampus: 'Preferred campus',
+  deliveryModes: 'Delivery modes',
+};

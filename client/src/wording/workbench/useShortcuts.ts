@@ -1,0 +1,17 @@
+export const wording = {
+  n123OnCourse: '1, 2, 3 on a course',
+  mustIfFitsSetAside: 'Must, If it fits, Set aside',
+  wHeldOnCourse: 'W held on a course',
+  withoutCourseForMoment: 'Without this course for a moment',
+  altOnCourse: 'Alt + ↑ ↓ on a course',
+  moveUpOrDown: 'Move it up or down',
+  deleteOnCourseOrHours: 'Delete on a course or hours',
+  onTakenHours: '← → ↑ ↓ on taken hours',
+  moveBy15Minutes: 'Move them by 15 minutes, or to another day',
+  shiftOnTakenHours: 'Shift + ← → on taken hours',
+  changeWhenEnd: 'Change when they end',
+  enterOnTakenHours: 'Enter on taken hours or a class',
+  allCanBeDone: 'All that can be done with it',
+  esc: 'Esc',
+  dropWhatBeingDragged: 'Drop what is being dragged',
+};

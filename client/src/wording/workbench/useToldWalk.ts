@@ -1,0 +1,3 @@
+export const wording = {
+  nRank: (rank: number, factsOf: string) => `N° ${rank}: ${factsOf}`,
+};
