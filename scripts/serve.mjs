@@ -12,6 +12,8 @@ const { values } = parseArgs({
     data: { type: 'string' },
     catalogue: { type: 'string' },
     'stand-ins': { type: 'string' },
+    // Seats a second that simulated students take and give; the program says what is usual.
+    crowd: { type: 'string' },
     announce: { type: 'boolean', default: false },
   },
 });
@@ -65,6 +67,7 @@ if (values['stand-ins']) {
       `--Catalogue=${catalogue}`,
       `--HourGridAddress=${address}`,
       `--SmtpPort=${Number(values['stand-ins']) + 1}`,
+      ...(values.crowd === undefined ? [] : [`--CrowdPace=${values.crowd}`]),
     ],
     { RegistrarKey: key, HourGridSecret: secret },
   );

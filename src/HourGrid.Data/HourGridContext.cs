@@ -11,7 +11,6 @@ namespace HourGrid.Data;
 public sealed class HourGridContext(DbContextOptions<HourGridContext> options) : DbContext(options)
 {
     public DbSet<CatalogueStateRow> CatalogueState => Set<CatalogueStateRow>();
-    public DbSet<SeatsRow> Seats => Set<SeatsRow>();
     public DbSet<StudentRow> Students => Set<StudentRow>();
     public DbSet<PersonRow> People => Set<PersonRow>();
     public DbSet<SketchRow> Sketches => Set<SketchRow>();

@@ -3,6 +3,7 @@ using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.LineUp;
+using HourGrid.Server.News;
 using HourGrid.Server.Records;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Requests;
@@ -20,7 +21,6 @@ builder.Services.AddProblems();
 builder.Services.AddStudents();
 builder.Services.AddSignIn(builder.Configuration);
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton<IRegistrar, SimulatedRegistrar>();
 builder.Services.AddRecords(builder.Configuration);
 builder.Services.AddSingleton(new FairQueue(FairQueue.WorkersHere));
 builder.Services.AddSingleton<AnswerService>();
@@ -36,8 +36,14 @@ builder.Services.AddScoped<SketchStore>();
 builder.Services.AddScoped<SketchService>();
 builder.Services.AddScoped<SketchAnswers>();
 builder.Services.AddScoped<PicksService>();
+builder.Services.AddSingleton<PageNews>();
+builder.Services.AddSingleton<IRegistrarListener, SeatListener>();
 if (!DataFolder.IsDescribingOnly)
+{
     builder.Services.AddHostedService<CatalogueWatch>();
+    if (builder.Configuration["Registrar:Address"] is { Length: > 0 })
+        builder.Services.AddHostedService<RegistrarFeed>();
+}
 
 var app = builder.Build();
 
@@ -53,7 +59,7 @@ api.MapCourses();
 api.MapSearch();
 api.MapFits();
 api.MapNumbers();
-api.MapSeats();
+api.MapNews();
 api.MapSketches();
 api.MapPicks();
 api.MapExports();

@@ -17,7 +17,9 @@ builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<CampusClock>();
 builder.Services.AddSingleton<CampusNews>();
 builder.Services.AddSingleton<CampusWrites>();
-builder.Services.AddSingleton<CrowdSettings>();
+builder.Services.AddSingleton(
+    new CrowdSettings { ChangesPerSecond = builder.Configuration.GetValue("CrowdPace", CrowdSettings.Calm) }
+);
 builder.Services.AddSingleton<FaultSettings>();
 builder.Services.AddSingleton<MailStore>();
 builder.Services.AddHostedService<Crowd>();

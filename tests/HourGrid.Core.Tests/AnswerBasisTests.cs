@@ -146,7 +146,7 @@ public sealed class AnswerBasisTests
         ];
 
     private static bool IsOne(AnswerBasis one, AnswerBasis other) =>
-        one.HoursMet == other.HoursMet && Formats(one.Ask) == Formats(other.Ask);
+        one.SectionFacts == other.SectionFacts && Formats(one.Ask) == Formats(other.Ask);
 
     /// <summary>Records compare lists by reference; as text they compare by what is in them.</summary>
     private static string Formats(Ask ask) => System.Text.Json.JsonSerializer.Serialize(ask);

@@ -190,32 +190,6 @@ public sealed class NewerCatalogueTests : IDisposable
         await ImportAsync(TestDatabase.Sample(), Now);
     }
 
-    /// <summary>Seats are refreshed while an import is under way: those of a moment after its own stay.</summary>
-    [Fact]
-    public async Task Seats_newer_than_the_import_stay()
-    {
-        var sample = TestDatabase.Sample();
-        await PrepareAsync();
-        await ImportAsync(sample, Before);
-        var (first, second) = (sample.Courses[0], sample.Courses[1]);
-        await KeepAsync(first, Now.AddMinutes(1));
-        await KeepAsync(second, Before.AddMinutes(1));
-        await ImportAsync(sample, Now);
-        await using var database = file.Open();
-        var read = (await CatalogueReading.ReadAsync(database))!;
-        var term = first.Sections[0].Term;
-        Assert.Equal(Now.AddMinutes(1), read.SeatsAsOfUtc[(term, first.Id)]);
-        Assert.Equal(Now, read.SeatsAsOfUtc[(second.Sections[0].Term, second.Id)]);
-        Assert.All(
-            read.Catalogue.Courses[0].Sections.Where(section => section.Term == term),
-            section => Assert.Equal(1_000, section.Seats.Capacity)
-        );
-        Assert.Equal(
-            second.Sections.Select(section => section.Seats),
-            read.Catalogue.Courses[1].Sections.Select(section => section.Seats)
-        );
-    }
-
     [Fact]
     public async Task Where_the_newest_cannot_be_used_the_one_before_is()
     {
@@ -245,22 +219,6 @@ public sealed class NewerCatalogueTests : IDisposable
         // Importing again mends it.
         await ImportAsync(sample with { Institution = "Mended" }, Now);
         Assert.Equal("Mended", (await ReadAsync()).Institution);
-    }
-
-    private async Task KeepAsync(Course course, DateTime asOf)
-    {
-        await using var database = file.Open();
-        using var writes = new WriteTurns();
-        await SeatKeeping.KeepAsync(
-            database,
-            writes,
-            course.Sections[0].Term,
-            course.Id,
-            course
-                .Sections.Where(section => section.Term == course.Sections[0].Term)
-                .ToDictionary(section => section.Number, _ => new SeatFigures(1_000, 1, 0, 0)),
-            asOf
-        );
     }
 
     /// <summary>A catalogue in which one section of each kind has changed, with what should be told.</summary>

@@ -111,30 +111,6 @@ public sealed class CourseTests(RunningServer server) : IClassFixture<RunningSer
         await server.Browser().PostAsJsonAsync("/api/terms/2027SP/numbers", new JsonObject()).JsonAsync(400);
     }
 
-    [Fact]
-    public async Task Refreshed_seats_are_newer_kept_and_count_in_answers()
-    {
-        var student = await server.StudentAsync();
-        var before = await CourseAsync("WRT 101");
-        var fresh = await student.PostAsync("/api/terms/2027SP/courses/WRT 101/seats", null).JsonAsync();
-        Assert.True(fresh["seatsAsOf"]!.GetValue<DateTime>() >= before["seatsAsOf"]!.GetValue<DateTime>());
-        Assert.Equal(fresh.ToJsonString(), (await CourseAsync("WRT 101")).ToJsonString());
-        var found = await server.Browser().GetAsync("/api/terms/2027SP/search?q=wrt+101").JsonAsync();
-        Assert.Equal(
-            fresh["sections"]!.AsArray().Count(one => one!["freeSeats"]!.GetValue<int>() > 0),
-            found["courses"]![0]!["sectionsWithSeat"]!.GetValue<int>()
-        );
-        // What is fresh is not asked for again.
-        var again = await student.PostAsync("/api/terms/2027SP/courses/WRT 101/seats", null).JsonAsync();
-        Assert.Equal(fresh.ToJsonString(), again.ToJsonString());
-
-        Assert.Equal(
-            401,
-            (int)(await server.Browser().PostAsync("/api/terms/2027SP/courses/WRT 101/seats", null)).StatusCode
-        );
-        await student.PostAsync("/api/terms/2027SP/courses/NO 1/seats", null).JsonAsync(404);
-    }
-
     private Task<JsonNode> CourseAsync(string id) =>
         server.Browser().GetAsync($"/api/terms/2027SP/courses/{Uri.EscapeDataString(id)}").JsonAsync();
 

@@ -11,7 +11,7 @@ namespace HourGrid.Server.Tests;
 public sealed class RunningServer : IDisposable
 {
     private readonly string catalogue;
-    private readonly string? proxy;
+    private readonly (string Setting, string Value)[] settings;
     private readonly DirectoryInfo folder;
     private readonly ConcurrentDictionary<HttpClient, CookieContainer> jars = [];
     private WebApplicationFactory<Program> host;
@@ -19,10 +19,10 @@ public sealed class RunningServer : IDisposable
     public RunningServer()
         : this(TestPaths.Repository("demo", "saltmere.catalogue.json")) { }
 
-    private RunningServer(string catalogue, string? proxy = null)
+    private RunningServer(string catalogue, params (string Setting, string Value)[] settings)
     {
         this.catalogue = catalogue;
-        this.proxy = proxy;
+        this.settings = settings;
         folder = Directory.CreateTempSubdirectory("hour-grid-test-");
         host = Start();
     }
@@ -32,7 +32,15 @@ public sealed class RunningServer : IDisposable
 
     /// <summary>The same behind a proxy, whose word is taken for where requests come from.</summary>
     public static RunningServer BehindProxy() =>
-        new(TestPaths.Repository("demo", "saltmere.catalogue.json"), proxy: "127.0.0.1");
+        new(TestPaths.Repository("demo", "saltmere.catalogue.json"), ("Proxies:0", "127.0.0.1"));
+
+    /// <summary>The same with a registrar at an address.</summary>
+    public static RunningServer WithRegistrar(string address) =>
+        new(
+            TestPaths.Repository("demo", "saltmere.catalogue.json"),
+            ("Registrar:Address", address),
+            ("Registrar:Key", "a key of this test")
+        );
 
     public string DataFolder => folder.FullName;
 
@@ -78,8 +86,8 @@ public sealed class RunningServer : IDisposable
             web.UseSetting("Logging:LogLevel:Default", "Warning");
             web.UseSetting("DataFolder", folder.FullName);
             web.UseSetting("FirstCatalogue", catalogue);
-            if (proxy is not null)
-                web.UseSetting("Proxies:0", proxy);
+            foreach (var (setting, value) in settings)
+                web.UseSetting(setting, value);
         });
 }
 

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { once } from 'node:events';
+import { on, once } from 'node:events';
 import { mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -39,14 +39,20 @@ export class OwnServer {
   async start(): Promise<void> {
     const serve = resolve(import.meta.dirname, '../../scripts/serve.mjs');
     const root = resolve(import.meta.dirname, '../..');
-    const campus = this.campusPort === null ? [] : ['--stand-ins', String(this.campusPort)];
+    const campus = this.campusPort === null ? [] : ['--stand-ins', String(this.campusPort), '--crowd', '0'];
     const options = ['--port', String(this.port), '--data', this.data, '--announce', ...campus];
     this.process = spawn('node', [serve, ...options], {
       env: { ...process.env, HG_ROOT: root },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
-    // It says when it answers.
-    await once(this.process.stdout!, 'data');
+    await this.hasSaid('Hour Grid is at');
+  }
+
+  /** It says when it answers, and may say other things before. */
+  private async hasSaid(words: string): Promise<void> {
+    let said = '';
+    for await (const data of on(this.process!.stdout!, 'data'))
+      if ((said += String(data)).includes(words)) return;
   }
 
   async stop(): Promise<void> {

@@ -26,7 +26,7 @@ export default defineConfig({
     launchOptions: { executablePath: process.env.HG_CHROMIUM ?? '/usr/bin/chromium', args: chromiumFlags },
   },
   webServer: {
-    command: `node ../../scripts/serve.mjs --port ${port} --stand-ins ${Number(port) + 1} --data ${mkdtempSync(join(tmpdir(), 'hour-grid-browser-'))}`,
+    command: `node ../../scripts/serve.mjs --port ${port} --stand-ins ${Number(port) + 1} --crowd 0 --data ${mkdtempSync(join(tmpdir(), 'hour-grid-browser-'))}`,
     url: `${address}/api/terms`,
     timeout: 60_000,
     reuseExistingServer: false,

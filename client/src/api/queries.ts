@@ -11,14 +11,10 @@ export const visitQuery = queryOptions({
   staleTime: Infinity,
 });
 
-/** How often a page asks whether there is a newer catalogue. */
-const catalogueCheckMs = 10_000;
-
 export const termsQuery = queryOptions({
   queryKey: ['terms'],
   queryFn: ({ signal }) => call(http.GET('/api/terms', { signal })),
   staleTime: Infinity,
-  refetchInterval: catalogueCheckMs,
 });
 
 /** What a newer catalogue makes out of date: all but who the student is and the sketches themselves. */
@@ -34,6 +30,22 @@ export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
     'calendar-address',
     'deleted-sketch',
   ].includes(String(queryKey[0]));
+}
+
+/** Lists of courses, in which some are shown with or without a seat. */
+const lists = ['search', 'suggestions', 'numbers'];
+
+/** Whether what was asked so may be other when sections of some courses change between free and full. */
+export function restsOn(queryKey: readonly unknown[], term: string, courses: readonly string[]): boolean {
+  if (lists.includes(String(queryKey[0]))) return queryKey[1] === term;
+  const texts = queryKey.filter((part) => typeof part === 'string');
+  // An ask stands in its key as it is sent, and courses beside it as a list.
+  return (
+    texts.some((text) => text.includes(`"term":"${term}"`)) &&
+    courses.some((course) =>
+      texts.some((text) => text.includes(JSON.stringify(course)) || ` ${text} `.includes(` ${course} `)),
+    )
+  );
 }
 
 export const sketchQuery = (term: string) =>

@@ -9,7 +9,7 @@ import { NotSaved } from './NotSaved';
 import { placeOf } from './places';
 import { TopBar } from './TopBar';
 import { useAdopted } from './useAdopted';
-import { useNewerCatalogue } from './useNewerCatalogue';
+import { useNews } from './useNews';
 import { usePlaceFocus } from './usePlaceFocus';
 import { useReturn } from './useReturn';
 import { watchSignOut } from './signedOut';
@@ -55,7 +55,7 @@ function Shell() {
   const hasAdopted = useAdopted();
   const { pathname } = useLocation();
   const place = placeOf(pathname.split('/')[2]);
-  useNewerCatalogue();
+  useNews(visit.isSuccess);
   useReturn();
   usePlaceFocus();
   return (

@@ -73,7 +73,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
         <CourseLimits course={one} ask={ask} change={change} />
         <div className="mt-4 flex flex-wrap items-baseline justify-between gap-x-3 text-12 text-mute">
           <h3 className="text-14 font-heavy text-ink">{common.sections}</h3>
-          <SeatsAge term={term.id} course={one} />
+          <SeatsAge course={one} />
         </div>
         {standing.data && (
           <p className="text-12 text-mute" role="status">

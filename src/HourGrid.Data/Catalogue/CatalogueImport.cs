@@ -67,7 +67,7 @@ public static class CatalogueImport
             var import = (state?.Import ?? 0) + 1;
             var news = new SectionNews(database);
             await news.WriteAsync(changes, import, asOfUtc, cancellation);
-            await SwitchAsync(database, catalogue, asOfUtc, () => files.Keep(part, import), cancellation);
+            await SwitchAsync(database, () => files.Keep(part, import), cancellation);
             files.DropBefore(import);
             await news.DropOlderAsync(CancellationToken.None);
             return changes;
@@ -85,16 +85,10 @@ public static class CatalogueImport
     }
 
     /// <summary>
-    /// Makes what was written the catalogue that holds. Its commands are prepared before anything is locked: in a process that
+    /// Makes what was written the catalogue that holds. Its command is prepared before anything is locked: in a process that
     /// has just begun, compiling a query takes longer than all that is done here, and everybody who saves waits for it.
     /// </summary>
-    private static async Task SwitchAsync(
-        HourGridContext database,
-        UniversityCatalogue catalogue,
-        DateTime asOfUtc,
-        Action keep,
-        CancellationToken cancellation
-    )
+    private static async Task SwitchAsync(HourGridContext database, Action keep, CancellationToken cancellation)
     {
         await database.Database.OpenConnectionAsync(cancellation);
         var connection = (SqliteConnection)database.Database.GetDbConnection();
@@ -103,21 +97,11 @@ public static class CatalogueImport
             INSERT INTO CatalogueState (Id, Import, Version) VALUES (1, 1, 1)
             ON CONFLICT (Id) DO UPDATE SET Import = Import + 1, Version = Version + 1
             """;
-        await using var dropSeats = connection.CreateCommand();
-        dropSeats.CommandText = "DELETE FROM Seats WHERE TermId = $term AND AsOfUtc <= $asOf";
-        var term = dropSeats.Parameters.Add("$term", SqliteType.Text);
-        dropSeats.Parameters.AddWithValue("$asOf", asOfUtc);
         await next.PrepareAsync(cancellation);
-        await dropSeats.PrepareAsync(cancellation);
         await using (var transaction = await connection.BeginTransactionAsync(cancellation))
         {
-            next.Transaction = dropSeats.Transaction = (SqliteTransaction)transaction;
+            next.Transaction = (SqliteTransaction)transaction;
             await next.ExecuteNonQueryAsync(cancellation);
-            foreach (var imported in catalogue.Terms)
-            {
-                term.Value = imported.Id.Value;
-                await dropSeats.ExecuteNonQueryAsync(cancellation);
-            }
             keep();
             await transaction.CommitAsync(cancellation);
         }

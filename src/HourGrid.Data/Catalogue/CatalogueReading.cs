@@ -7,7 +7,7 @@ namespace HourGrid.Data.Catalogue;
 /// <summary>A catalogue as it is kept.</summary>
 /// <param name="Catalogue">The catalogue.</param>
 /// <param name="Import">The number of the import that brought it.</param>
-/// <param name="Version">Grows with every import and with newer seats.</param>
+/// <param name="Version">Grows with every import.</param>
 /// <param name="SeatsAsOfUtc">When the seats of a term's course were true, the oldest of its sections.</param>
 public sealed record KeptCatalogue(
     UniversityCatalogue Catalogue,
@@ -16,7 +16,7 @@ public sealed record KeptCatalogue(
     IReadOnlyDictionary<(TermId Term, CourseId Course), DateTime> SeatsAsOfUtc
 );
 
-/// <summary>Reads a whole catalogue, with the seats that are newer than it.</summary>
+/// <summary>Reads a whole catalogue.</summary>
 public static class CatalogueReading
 {
     /// <summary>The catalogue that holds, or null while none was imported.</summary>
@@ -99,25 +99,19 @@ public static class CatalogueReading
     {
         using var file = CatalogueFiles.Beside(path).Open(import);
         var rows = new RowSource(file);
-        var seats = new NewerSeats(SeatsIn(path));
         var asOf = new Dictionary<(TermId Term, CourseId Course), DateTime>();
         var catalogue = CatalogueOf(
             HeadRows.Read(rows),
-            CourseReading.Each(rows).Select(course => WithSeats(course, seats, asOf))
+            CourseReading.Each(rows).Select(course => Noted(course, asOf))
         );
         return new(catalogue, import, state.Version, asOf);
     }
 
-    /// <summary>Takes over seats that are newer than the catalogue, and notes when those of each term were true.</summary>
-    private static CourseRow WithSeats(
-        CourseRow course,
-        NewerSeats seats,
-        Dictionary<(TermId Term, CourseId Course), DateTime> asOf
-    )
+    /// <summary>Notes when the seats of a course were true, in each of its terms.</summary>
+    private static CourseRow Noted(CourseRow course, Dictionary<(TermId Term, CourseId Course), DateTime> asOf)
     {
         foreach (var section in course.Sections)
         {
-            seats.TakeOver(section);
             var ofCourse = (new TermId(section.TermId), new CourseId(section.CourseId));
             if (!asOf.TryGetValue(ofCourse, out var oldest) || section.SeatsAsOfUtc < oldest)
                 asOf[ofCourse] = section.SeatsAsOfUtc;
@@ -128,31 +122,7 @@ public static class CatalogueReading
     private static KeptRows Rows(string path, int import)
     {
         using var file = CatalogueFiles.Beside(path).Open(import);
-        var rows = KeptRows.Read(file);
-        var seats = new NewerSeats(SeatsIn(path));
-        foreach (var section in rows.Sections)
-            seats.TakeOver(section);
-        return rows;
-    }
-
-    private static List<SeatsRow> SeatsIn(string path)
-    {
-        using var connection = new SqliteConnection(DatabaseFile.ConnectionTo(path));
-        connection.Open();
-        return new RowSource(connection).All(
-            "SELECT TermId, Number, CourseId, Capacity, Enrolled, WaitlistCapacity, Waitlisted, AsOfUtc FROM Seats",
-            row => new SeatsRow
-            {
-                TermId = row.Text(),
-                Number = row.Text(),
-                CourseId = row.Text(),
-                Capacity = row.Whole(),
-                Enrolled = row.Whole(),
-                WaitlistCapacity = row.Whole(),
-                Waitlisted = row.Whole(),
-                AsOfUtc = row.Moment(),
-            }
-        );
+        return KeptRows.Read(file);
     }
 
     internal static UniversityCatalogue CatalogueOf(HeadRows head, IEnumerable<CourseRow> courses) =>

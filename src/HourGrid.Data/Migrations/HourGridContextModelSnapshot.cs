@@ -56,40 +56,6 @@ namespace HourGrid.Data.Migrations
                     b.ToTable("CatalogueState", (string)null);
                 });
 
-            modelBuilder.Entity("HourGrid.Data.Catalogue.SeatsRow", b =>
-                {
-                    b.Property<string>("TermId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Number")
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateTime>("AsOfUtc")
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Capacity")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("CourseId")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Enrolled")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<int>("WaitlistCapacity")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<int>("Waitlisted")
-                        .HasColumnType("INTEGER");
-
-                    b.HasKey("TermId", "Number");
-
-                    b.HasIndex("TermId", "CourseId");
-
-                    b.ToTable("Seats", (string)null);
-                });
-
             modelBuilder.Entity("HourGrid.Data.People.PersonRow", b =>
                 {
                     b.Property<Guid>("StudentId")

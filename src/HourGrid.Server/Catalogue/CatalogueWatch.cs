@@ -1,11 +1,13 @@
 using HourGrid.Data;
+using HourGrid.Server.News;
 
 namespace HourGrid.Server.Catalogue;
 
-/// <summary>Sees when another process has imported a newer catalogue, and reads it.</summary>
+/// <summary>Sees when another process has imported a newer catalogue, reads it, and tells open pages.</summary>
 internal sealed partial class CatalogueWatch(
     IServiceScopeFactory scopes,
     CurrentCatalogue catalogue,
+    PageNews news,
     TimeProvider time,
     ILogger<CatalogueWatch> log
 ) : BackgroundService
@@ -18,8 +20,11 @@ internal sealed partial class CatalogueWatch(
         while (await timer.WaitForNextTickAsync(stoppingToken))
             try
             {
+                var before = catalogue.Version;
                 await using var scope = scopes.CreateAsyncScope();
                 await catalogue.ReadAsync(scope.ServiceProvider.GetRequiredService<HourGridContext>(), stoppingToken);
+                if (catalogue.Version != before)
+                    news.Tell(PageNews.Catalogue, new { version = catalogue.Version });
             }
             catch (Exception problem) when (problem is not OperationCanceledException)
             {

@@ -39,7 +39,12 @@ internal static class CourseEndpoints
     {
         var snapshot = catalogue.Get(term);
         var offered = snapshot.Find(course) ?? throw Refusals.NoSuchCourse(course.Value, snapshot.Term);
-        return CourseRecord.Of(offered, snapshot.Term, catalogue.SeatsAsOf(snapshot.Term.Id, course));
+        return CourseRecord.Of(
+            offered,
+            snapshot.Term,
+            catalogue.SeatsAsOf(snapshot.Term.Id, course),
+            catalogue.AreSeatsLive
+        );
     }
 }
 

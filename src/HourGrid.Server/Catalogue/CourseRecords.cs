@@ -36,6 +36,7 @@ internal sealed record CourseBriefRecord(
 /// <param name="Beside">Courses that must be taken beside it or before.</param>
 /// <param name="Restrictions">Who may take it, a sentence each.</param>
 /// <param name="SeatsAsOf">When its seats were true.</param>
+/// <param name="AreSeatsLive">Whether the registrar tells them as they change.</param>
 /// <param name="Sections">Its sections that take place, in the catalogue's order.</param>
 /// <param name="Sets">The same, so set out that what belongs together stands together.</param>
 internal sealed record CourseRecord(
@@ -52,11 +53,12 @@ internal sealed record CourseRecord(
     IReadOnlyList<string> Beside,
     IReadOnlyList<string> Restrictions,
     DateTime SeatsAsOf,
+    bool AreSeatsLive,
     IReadOnlyList<SectionRecord> Sections,
     IReadOnlyList<SectionSetRecord> Sets
 )
 {
-    public static CourseRecord Of(OfferedCourse offered, Term term, DateTime seatsAsOf)
+    public static CourseRecord Of(OfferedCourse offered, Term term, DateTime seatsAsOf, bool areSeatsLive)
     {
         var course = offered.Course;
         return new(
@@ -73,6 +75,7 @@ internal sealed record CourseRecord(
             [.. course.Corequisites.Select(other => other.Value)],
             [.. course.Restrictions.Select(ConditionWords.Of)],
             DateTime.SpecifyKind(seatsAsOf, DateTimeKind.Utc),
+            areSeatsLive,
             [.. offered.SectionsOffered.Select(section => SectionRecord.Of(section, term))],
             [.. SectionSet.Of(offered).Select(SectionSetRecord.Of)]
         );

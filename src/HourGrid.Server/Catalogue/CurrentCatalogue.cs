@@ -4,13 +4,14 @@ using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
 using HourGrid.Data;
 using HourGrid.Data.Catalogue;
+using HourGrid.Server.Registrar;
 using HourGrid.Server.Requests;
 using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Catalogue;
 
 /// <summary>The catalogue as the server last read it, one snapshot a term. Requests share it; it is swapped whole.</summary>
-internal sealed class CurrentCatalogue : IDisposable
+internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
 {
     private readonly SemaphoreSlim reading = new(1);
     private volatile Snapshots current = new(
@@ -58,9 +59,17 @@ internal sealed class CurrentCatalogue : IDisposable
 
     private CourseIndex? IndexOf(TermId term) => current.ByTerm.GetValueOrDefault(term);
 
-    /// <summary>When the seats of a course were true, in UTC.</summary>
-    public DateTime SeatsAsOf(TermId term, CourseId course) =>
-        current.SeatsAsOfUtc.GetValueOrDefault((term, course), DateTime.UnixEpoch);
+    /// <summary>Whether the registrar tells seats as they change.</summary>
+    public bool AreSeatsLive => current.Live is { LostUtc: null };
+
+    /// <summary>When the seats of a course were true, in UTC: now, while the registrar tells them as they change.</summary>
+    public DateTime SeatsAsOf(TermId term, CourseId course)
+    {
+        var (live, printed) = (current.Live, current.SeatsAsOfUtc);
+        return live is not null && live.Seats.ContainsKey(term)
+            ? live.LostUtc ?? time.GetUtcNow().UtcDateTime
+            : printed.GetValueOrDefault((term, course), DateTime.UnixEpoch);
+    }
 
     /// <summary>Reads the whole catalogue, if there is another one than was read last.</summary>
     public async Task ReadAsync(HourGridContext database, CancellationToken cancellation = default)
@@ -81,7 +90,7 @@ internal sealed class CurrentCatalogue : IDisposable
         }
     }
 
-    /// <summary>Serves a catalogue from now on.</summary>
+    /// <summary>Serves a catalogue from now on, with the seats that the registrar told last.</summary>
     public void Take(KeptCatalogue kept) =>
         current = new(
             kept.Catalogue.Institution,
@@ -90,47 +99,84 @@ internal sealed class CurrentCatalogue : IDisposable
             kept.Catalogue.Terms,
             kept.Catalogue.Terms.ToFrozenDictionary(
                 term => term.Id,
-                term => new CourseIndex(kept.Catalogue.SnapshotOf(term.Id)!)
+                term =>
+                {
+                    var index = new CourseIndex(kept.Catalogue.SnapshotOf(term.Id)!);
+                    return current.Live?.Seats.GetValueOrDefault(term.Id) is { } seats ? index.With(seats) : index;
+                }
             ),
             kept.SeatsAsOfUtc,
             kept.Import,
             kept.Version
-        );
+        )
+        {
+            Live = current.Live,
+        };
 
-    /// <summary>Takes over new seats of a course that were kept just now; anything else that is new is read too.</summary>
-    public async Task ReadSeatsAsync(
-        HourGridContext database,
-        TermId term,
-        CourseId course,
-        IReadOnlyDictionary<RegistrationNumber, SeatFigures> seats,
-        DateTime asOfUtc,
+    /// <summary>Takes over seats that the registrar told.</summary>
+    /// <returns>The courses whose seats are others than before.</returns>
+    public async Task<IReadOnlyList<SeatChange>> TakeSeatsAsync(
+        IReadOnlyList<SectionSeats> seats,
         CancellationToken cancellation
     )
     {
         await reading.WaitAsync(cancellation);
         try
         {
-            var version = (await CatalogueReading.StateAsync(database, cancellation))?.Version ?? 0;
-            if (version == current.Version + 1 && IndexOf(term) is { } index)
+            var before = current;
+            var known =
+                before.Live?.Seats
+                ?? FrozenDictionary<TermId, IReadOnlyDictionary<RegistrationNumber, SeatFigures>>.Empty;
+            var newer = known.ToDictionary();
+            var byTerm = before.ByTerm.ToDictionary();
+            var changes = new List<SeatChange>();
+            foreach (var ofTerm in seats.GroupBy(section => new TermId(section.Term)))
             {
-                var byTerm = current.ByTerm.ToDictionary();
-                byTerm[term] = index.With(seats);
-                var ages = current.SeatsAsOfUtc.ToDictionary();
-                ages[(term, course)] = asOfUtc;
-                current = current with
-                {
-                    ByTerm = byTerm.ToFrozenDictionary(),
-                    SeatsAsOfUtc = ages,
-                    Version = version,
-                };
-                return;
+                var figures = new Dictionary<RegistrationNumber, SeatFigures>();
+                foreach (var section in ofTerm)
+                    figures[new(section.Number)] = section.Figures;
+                var all = known.TryGetValue(ofTerm.Key, out var some) ? some.ToDictionary() : [];
+                foreach (var (number, figure) in figures)
+                    all[number] = figure;
+                newer[ofTerm.Key] = all;
+                if (!byTerm.TryGetValue(ofTerm.Key, out var index))
+                    continue;
+                var with = byTerm[ofTerm.Key] = index.With(figures);
+                changes.AddRange(
+                    index
+                        .Snapshot.Courses.Zip(
+                            with.Snapshot.Courses,
+                            (one, other) => SeatChange.Between(ofTerm.Key, one, other)
+                        )
+                        .OfType<SeatChange>()
+                );
             }
+            current = before with
+            {
+                ByTerm = changes.Count > 0 ? byTerm.ToFrozenDictionary() : before.ByTerm,
+                Live = new(newer.ToFrozenDictionary(), LostUtc: null),
+            };
+            return changes;
         }
         finally
         {
             reading.Release();
         }
-        await ReadAsync(database, cancellation);
+    }
+
+    /// <summary>Seats stay as they are from now on: the registrar is not heard.</summary>
+    public void LoseSeats()
+    {
+        reading.Wait();
+        try
+        {
+            if (current.Live is { LostUtc: null } live)
+                current = current with { Live = live with { LostUtc = time.GetUtcNow().UtcDateTime } };
+        }
+        finally
+        {
+            reading.Release();
+        }
     }
 
     public void Dispose() => reading.Dispose();
@@ -144,5 +190,15 @@ internal sealed class CurrentCatalogue : IDisposable
         IReadOnlyDictionary<(TermId, CourseId), DateTime> SeatsAsOfUtc,
         int Import,
         int Version
+    )
+    {
+        public LiveSeats? Live { get; init; }
+    }
+
+    /// <param name="Seats">What the registrar told last, by term and section.</param>
+    /// <param name="LostUtc">Since when it is not heard any more; null while it is.</param>
+    private sealed record LiveSeats(
+        FrozenDictionary<TermId, IReadOnlyDictionary<RegistrationNumber, SeatFigures>> Seats,
+        DateTime? LostUtc
     );
 }

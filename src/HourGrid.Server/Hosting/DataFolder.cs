@@ -21,7 +21,7 @@ internal static class DataFolder
     {
         var folder = Path.GetFullPath(builder.Configuration[Setting] ?? "data");
         var path = DatabaseFile.In(folder);
-        var catalogue = new CurrentCatalogue();
+        var catalogue = new CurrentCatalogue(TimeProvider.System);
         builder.Services.AddSingleton(_ => catalogue);
         builder.Services.AddDbContextPool<HourGridContext>(options => DatabaseFile.Use(options, path));
         if (IsDescribingOnly)

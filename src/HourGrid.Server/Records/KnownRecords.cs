@@ -15,6 +15,9 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     private static readonly TimeSpan Fresh = TimeSpan.FromMinutes(1);
     private static readonly TimeSpan Remembered = TimeSpan.FromHours(12);
 
+    /// <summary>What was read before this is read again when it is asked for.</summary>
+    private long agedTicks = DateTimeOffset.MinValue.UtcTicks;
+
     private readonly MemoryCache records = new(new MemoryCacheOptions { SizeLimit = MostRemembered });
 
     /// <summary>A student's record.</summary>
@@ -23,7 +26,11 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     {
         var now = clock.GetUtcNow();
         records.TryGetValue(student, out KnownRecord? known);
-        if (known is { IsToBeReadAgain: false } && now - known.AsOf < Fresh)
+        if (
+            known is { IsToBeReadAgain: false }
+            && now - known.AsOf < Fresh
+            && known.AsOf.UtcTicks > Interlocked.Read(ref agedTicks)
+        )
             return known;
         try
         {
@@ -45,6 +52,9 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
         if (records.TryGetValue(student, out KnownRecord? known))
             Remember(known! with { IsToBeReadAgain = true });
     }
+
+    /// <summary>Anything may have changed.</summary>
+    public void AgeAll() => Interlocked.Exchange(ref agedTicks, clock.GetUtcNow().UtcTicks);
 
     private KnownRecord Remember(KnownRecord record) =>
         records.Set(

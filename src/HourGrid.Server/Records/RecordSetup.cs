@@ -14,6 +14,7 @@ internal static class RecordSetup
     public static void AddRecords(this IServiceCollection services, IConfiguration configuration)
     {
         services.AddSingleton<KnownRecords>();
+        services.AddSingleton<IRegistrarListener, RecordListener>();
         var address = configuration["Registrar:Address"];
         services
             .AddHttpClient<RegistrarClient>(http =>

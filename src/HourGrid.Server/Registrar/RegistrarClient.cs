@@ -1,5 +1,10 @@
+using System.Globalization;
 using System.Net;
+using System.Net.Mime;
+using System.Net.ServerSentEvents;
+using System.Runtime.CompilerServices;
 using System.Text.Json;
+using HourGrid.Core.Catalogue;
 using HourGrid.Core.Records;
 using HourGrid.Formats.Json;
 using HourGrid.Formats.Records;
@@ -49,11 +54,65 @@ internal sealed class RegistrarClient(HttpClient http)
                 );
                 if (response.StatusCode is HttpStatusCode.NotFound or HttpStatusCode.UnprocessableEntity)
                     throw Refusals.HoldNotCleared(await DetailAsync(response, cancellation));
-                response.EnsureSuccessStatusCode();
-                return true;
+                // Any other success is not what the registrar says when it has noted it.
+                return response.EnsureSuccessStatusCode().StatusCode == HttpStatusCode.NoContent
+                    ? true
+                    : throw new JsonException();
             },
             cancellation
         );
+
+    /// <summary>The seats of a term as they are now; none where the registrar does not know the term.</summary>
+    /// <exception cref="RegistrarSilentException">It does not answer.</exception>
+    public Task<TermSeats> SeatsAsync(TermId term, CancellationToken cancellation) =>
+        AskAsync(
+            async () =>
+                await http.GetFromJsonAsync<TermSeats>(
+                    new Uri($"terms/{Uri.EscapeDataString(term.Value)}/seats", UriKind.Relative),
+                    Strict,
+                    cancellation
+                ) ?? throw new JsonException(),
+            cancellation
+        );
+
+    /// <summary>What happens, as it happens, until the connection ends.</summary>
+    /// <param name="last">The event after which to begin; null for now.</param>
+    /// <param name="cancellation">Stops listening.</param>
+    /// <exception cref="RegistrarSilentException">It does not answer, or not any more.</exception>
+    public async IAsyncEnumerable<RegistrarEvent> EventsAsync(
+        long? last,
+        [EnumeratorCancellation] CancellationToken cancellation
+    )
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Get, new Uri("events", UriKind.Relative));
+        if (last is { } id)
+            request.Headers.Add("Last-Event-ID", id.ToString(CultureInfo.InvariantCulture));
+        using var response = await AskAsync(
+            async () =>
+            {
+                var opened = await http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, cancellation);
+                if (opened.Content.Headers.ContentType?.MediaType == MediaTypeNames.Text.EventStream)
+                    return opened.EnsureSuccessStatusCode();
+                opened.Dispose();
+                throw new JsonException();
+            },
+            cancellation
+        );
+        await using var stream = await response.Content.ReadAsStreamAsync(cancellation);
+        await using var events = SseParser
+            .Create(stream)
+            .EnumerateAsync(cancellation)
+            .GetAsyncEnumerator(cancellation);
+        while (await AskAsync(async () => await events.MoveNextAsync(), cancellation))
+            if (long.TryParse(events.Current.EventId, CultureInfo.InvariantCulture, out var number))
+                yield return new(number, events.Current.EventType, events.Current.Data);
+    }
+
+    private static readonly JsonSerializerOptions Strict = new(JsonSerializerOptions.Web)
+    {
+        RespectNullableAnnotations = true,
+        RespectRequiredConstructorParameters = true,
+    };
 
     private static async Task<string> DetailAsync(HttpResponseMessage response, CancellationToken cancellation)
     {
@@ -70,6 +129,7 @@ internal sealed class RegistrarClient(HttpClient http)
         catch (Exception problem)
             when (problem
                     is HttpRequestException
+                        or IOException
                         or TimeoutRejectedException
                         or BrokenCircuitException
                         or JsonException

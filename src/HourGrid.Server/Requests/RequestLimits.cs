@@ -15,6 +15,7 @@ internal static class RequestLimits
     private const string Visits = "visits";
     private const string AtOnce = "at-once";
     private const string Documents = "documents";
+    private const string Streams = "streams";
 
     /// <summary>A page visits once; who comes back is known by the cookie.</summary>
     private const int VisitsOfStudent = 60;
@@ -28,6 +29,9 @@ internal static class RequestLimits
     /// <summary>A window has a save and a few things to read under way; the rest waits its turn.</summary>
     private const int MostAtOnce = 8;
     private const int MostWaiting = 64;
+
+    /// <summary>A browser listens once for all its windows where it can, else once in each.</summary>
+    private const int StreamsOfOne = 30;
 
     private static readonly TimeSpan Window = TimeSpan.FromMinutes(1);
 
@@ -45,6 +49,10 @@ internal static class RequestLimits
         );
         limits.AddPolicy(Documents, http => PerMinute(WhoAsks(http), DocumentsOfOne));
         limits.AddPolicy(
+            Streams,
+            http => RateLimitPartition.GetConcurrencyLimiter(WhoAsks(http), _ => new() { PermitLimit = StreamsOfOne })
+        );
+        limits.AddPolicy(
             AtOnce,
             http =>
                 RateLimitPartition.GetConcurrencyLimiter(
@@ -53,6 +61,10 @@ internal static class RequestLimits
                 )
         );
     }
+
+    /// <summary>For connections that stay open.</summary>
+    public static T LimitStreams<T>(this T endpoint)
+        where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Streams);
 
     public static T LimitVisits<T>(this T endpoint)
         where T : IEndpointConventionBuilder => endpoint.RequireRateLimiting(Visits);

@@ -290,7 +290,7 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
         where T : class => asks.TryGetValue<Once<T>>((typeof(T), key), out var once) && once!.IsFound;
 
     private static AnswerKey KeyOf(int version, AnswerBasis basis) =>
-        new(version, AskDigest.Of(basis.Ask), basis.HoursMet);
+        new(version, AskDigest.Of(basis.Ask), basis.SectionFacts);
 
     private static CourseInPlayRecord InPlay(Problem problem, WantedCourse wanted)
     {
@@ -322,5 +322,5 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
     }
 
     /// <summary>Under what an answer is kept: the state of the catalogue, and digests of what the answer rests on.</summary>
-    private readonly record struct AnswerKey(int Version, string Ask, string HoursMet);
+    private readonly record struct AnswerKey(int Version, string Ask, string SectionFacts);
 }

@@ -178,12 +178,6 @@ test('registration numbers are recognised in a text and kept', async ({ page }) 
   expect(copied).toContain('10355');
 });
 
-test('seats say how old they are and can be refreshed', async ({ page }) => {
-  const finder = await Finder.open(page, '?course=WRT+101');
-  await finder.course.getByRole('button', { name: 'Refresh' }).click();
-  await expect(finder.course.getByText(/Seats as of just now/)).toBeVisible();
-});
-
 test('nothing found says why and offers the way back', async ({ page }) => {
   const finder = await Finder.open(page, '?q=sound&campus=RDG&mode=online');
   await expect(

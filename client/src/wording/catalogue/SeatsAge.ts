@@ -1,5 +1,4 @@
 export const wording = {
-  seatsNotRefreshed: (message: string) => `Seats not refreshed: ${message}`,
-  seatsAge: (age: string) => `Seats ${age}`,
-  refresh: 'Refresh',
+  live: 'Seats as they are now',
+  seatsAge: (age: string) => `Seats ${age}; the registrar is not heard`,
 };

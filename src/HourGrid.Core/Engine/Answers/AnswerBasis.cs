@@ -8,18 +8,24 @@ using HourGrid.Core.Rules;
 namespace HourGrid.Core.Engine.Answers;
 
 /// <summary>
-/// What the answers of an ask rest on. Asks of one catalogue with the same basis have the same answers: hours that are
-/// taken count for the classes they meet, wherever exactly they lie.
+/// What the answers of an ask rest on. Asks of one catalogue with the same basis have the same answers, whatever seats are
+/// taken meanwhile: hours that are taken count for the classes they meet, wherever exactly they lie, and seats for whether
+/// there are any.
 /// </summary>
 /// <param name="Ask">The ask, with nothing in it that its answers do not depend on. Its rules have the paths they had.</param>
-/// <param name="HoursMet">Tells apart which sections the ask's hours meet: a digest, as hexadecimal digits.</param>
-public sealed record AnswerBasis(Ask Ask, string HoursMet)
+/// <param name="SectionFacts">
+/// Tells apart which sections the ask's hours meet, and which have a seat or a place in the waitlist: a digest, as
+/// hexadecimal digits.
+/// </param>
+public sealed record AnswerBasis(Ask Ask, string SectionFacts)
 {
     private static readonly MinuteInterval AnyTime = new(new(0), new(1));
     private static readonly WeekdaySet AnyDay = WeekdaySet.Of(Weekday.Monday);
 
-    /// <summary>No number of a rule.</summary>
+    /// <summary>Ends a section; no number of a rule. So is what is taken off it, for seats and for a waitlist.</summary>
     private const int EndOfSection = -1;
+    private const int WithSeats = 1;
+    private const int WithWaitlist = 2;
 
     /// <summary>For every answer: counts, ranking, standings and costs.</summary>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
@@ -76,7 +82,10 @@ public sealed record AnswerBasis(Ask Ask, string HoursMet)
 
     private static bool IsHard(Strength strength) => strength == Strength.Cannot;
 
-    /// <summary>Which rules about hours each section of a course in play goes against.</summary>
+    /// <summary>
+    /// Which rules about hours each section of a course in play goes against, and whether it has a seat or a place in the
+    /// waitlist.
+    /// </summary>
     private static string Digest(CatalogueSnapshot snapshot, Ask ask)
     {
         var hours = new HourRules(new RuleForms(RuleList.Of(ask)));
@@ -91,7 +100,11 @@ public sealed record AnswerBasis(Ask Ask, string HoursMet)
             added.Sort();
             var count = Distinct(added);
             against.RemoveRange(first + count, added.Length - count);
-            against.Add(EndOfSection);
+            against.Add(
+                EndOfSection
+                    - (section.FreeSeats > 0 ? WithSeats : 0)
+                    - (section.FreeWaitlistPlaces > 0 ? WithWaitlist : 0)
+            );
         }
         return Convert.ToHexString(SHA256.HashData(MemoryMarshal.AsBytes(CollectionsMarshal.AsSpan(against))));
     }

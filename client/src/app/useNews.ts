@@ -1,0 +1,40 @@
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { listenToNews, type News } from '@/api/news';
+import { isOfCatalogue, restsOn } from '@/api/queries';
+
+/** Asks again for whatever the news make out of date, and for nothing else. */
+export function useNews(isKnown: boolean): void {
+  const client = useQueryClient();
+  useEffect(() => (isKnown ? listenToNews((news) => take(client, news)) : undefined), [client, isKnown]);
+}
+
+function take(client: QueryClient, news: News): void {
+  switch (news.kind) {
+    case 'seats':
+      takeSeats(client, news);
+      return;
+    case 'live':
+      void client.invalidateQueries({ queryKey: ['course'] });
+      return;
+    case 'record':
+      for (const key of ['record', 'eligibility', 'permissions'])
+        void client.invalidateQueries({ queryKey: [key] });
+      return;
+    case 'catalogue':
+    case 'missed':
+      // And what became of the sketches' sections.
+      void client.invalidateQueries({
+        predicate: ({ queryKey }) =>
+          isOfCatalogue(queryKey) || ['terms', 'sketch', 'sketches', 'record'].includes(String(queryKey[0])),
+      });
+  }
+}
+
+/** A seat more or less is shown; whether there is any decides what is possible, and is answered anew where it matters. */
+function takeSeats(client: QueryClient, { term, courses }: Extract<News, { kind: 'seats' }>): void {
+  for (const { course } of courses) void client.invalidateQueries({ queryKey: ['course', term, course] });
+  const turned = courses.filter((one) => one.hasTurned).map((one) => one.course);
+  if (turned.length > 0)
+    void client.invalidateQueries({ predicate: ({ queryKey }) => restsOn(queryKey, term, turned) });
+}

@@ -1,0 +1,72 @@
+using System.Text.Json;
+using HourGrid.Server.News;
+using HourGrid.Server.Registrar;
+
+namespace HourGrid.Server.Catalogue;
+
+/// <summary>Keeps the seats of the catalogue as the registrar tells them, and tells open pages.</summary>
+internal sealed class SeatListener(CurrentCatalogue catalogue, PageNews news) : IRegistrarListener
+{
+    private const string Seats = "seats";
+
+    /// <summary>The import whose terms were read.</summary>
+    private int import;
+
+    public async Task<long?> ReadAsync(RegistrarClient registrar, CancellationToken cancellation)
+    {
+        import = catalogue.Import;
+        long? last = null;
+        var all = new List<SectionSeats>();
+        foreach (var term in catalogue.Terms)
+        {
+            var seats = await registrar.SeatsAsync(term.Id, cancellation);
+            last = Math.Min(last ?? seats.LastEvent, seats.LastEvent);
+            all.AddRange(seats.Sections);
+        }
+        await KeepAsync(all, cancellation);
+        return last;
+    }
+
+    public async Task TakeAsync(IReadOnlyList<RegistrarEvent> events, CancellationToken cancellation)
+    {
+        // Terms that a newer catalogue brought were not read yet: the connection begins anew, and with it the reading.
+        if (import != catalogue.Import)
+            throw new InvalidOperationException("The catalogue has changed.");
+        await KeepAsync(
+            [
+                .. events
+                    .Where(one => one.Kind == Seats)
+                    .Select(one => JsonSerializer.Deserialize<SectionSeats>(one.Json, JsonSerializerOptions.Web)!),
+            ],
+            cancellation
+        );
+    }
+
+    public void Lose()
+    {
+        if (catalogue.AreSeatsLive)
+            news.Tell(PageNews.Live, new { });
+        catalogue.LoseSeats();
+    }
+
+    private async Task KeepAsync(IReadOnlyList<SectionSeats> seats, CancellationToken cancellation)
+    {
+        var wereLive = catalogue.AreSeatsLive;
+        var changes = await catalogue.TakeSeatsAsync(seats, cancellation);
+        if (!wereLive)
+            news.Tell(PageNews.Live, new { });
+        foreach (var ofTerm in changes.GroupBy(change => change.Term))
+            news.Tell(
+                PageNews.Seats,
+                new
+                {
+                    term = ofTerm.Key.Value,
+                    courses = ofTerm.Select(change => new
+                    {
+                        course = change.Course.Value,
+                        hasTurned = change.HasTurned,
+                    }),
+                }
+            );
+    }
+}

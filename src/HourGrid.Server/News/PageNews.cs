@@ -1,0 +1,81 @@
+using System.Text.Json;
+
+namespace HourGrid.Server.News;
+
+/// <summary>What open pages are told as it happens. The last are kept for who was away for a moment.</summary>
+internal sealed class PageNews
+{
+    /// <summary>Seats of courses are others.</summary>
+    public const string Seats = "seats";
+
+    /// <summary>There is a newer catalogue.</summary>
+    public const string Catalogue = "catalogue";
+
+    /// <summary>Seats are told as they change from now on, or not any more.</summary>
+    public const string Live = "live";
+
+    /// <summary>Something of a student's record is other than before; told to that student's pages alone.</summary>
+    public const string Record = "record";
+
+    private const int MostKept = 500;
+
+    private readonly Lock entering = new();
+    private readonly Queue<PageEvent> kept = [];
+
+    // Numbers of one run of the server: whoever comes with one of another run has missed it all.
+    private long last;
+    private TaskCompletionSource next = New();
+
+    public PageNews(TimeProvider time) => last = time.GetUtcNow().ToUnixTimeMilliseconds() * 1000;
+
+    /// <summary>The number of the last event.</summary>
+    public long Last
+    {
+        get
+        {
+            lock (entering)
+                return last;
+        }
+    }
+
+    /// <param name="kind">What kind of news.</param>
+    /// <param name="what">What, to be written as JSON.</param>
+    /// <param name="person">The number of the person who alone is told; null for everybody.</param>
+    public void Tell(string kind, object what, string? person = null)
+    {
+        var json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web);
+        TaskCompletionSource waiting;
+        lock (entering)
+        {
+            kept.Enqueue(new(++last, kind, json, person));
+            if (kept.Count > MostKept)
+                kept.Dequeue();
+            (waiting, next) = (next, New());
+        }
+        waiting.SetResult();
+    }
+
+    /// <summary>The events after one for a person, and what ends when there are more.</summary>
+    /// <returns>Null instead of events that are not kept any more.</returns>
+    public (IReadOnlyList<PageEvent>? Events, Task More) After(long id, string? person)
+    {
+        lock (entering)
+        {
+            var oldest = kept.TryPeek(out var one) ? one.Id : last + 1;
+            return (
+                id > last || id < oldest - 1
+                    ? null
+                    : [.. kept.Where(news => news.Id > id && (news.Person is null || news.Person == person))],
+                next.Task
+            );
+        }
+    }
+
+    private static TaskCompletionSource New() => new(TaskCreationOptions.RunContinuationsAsynchronously);
+}
+
+/// <param name="Id">Its number; they grow.</param>
+/// <param name="Kind">What kind of news.</param>
+/// <param name="Json">What, as JSON.</param>
+/// <param name="Person">The number of the person who alone is told; null for everybody.</param>
+internal sealed record PageEvent(long Id, string Kind, string Json, string? Person);

@@ -1,0 +1,32 @@
+using System.Text.Json;
+using HourGrid.Server.News;
+using HourGrid.Server.Registrar;
+
+namespace HourGrid.Server.Records;
+
+/// <summary>Has records read again of which the registrar tells that something changed, and tells their students' pages.</summary>
+internal sealed class RecordListener(KnownRecords records, PageNews news) : IRegistrarListener
+{
+    public Task<long?> ReadAsync(RegistrarClient registrar, CancellationToken cancellation)
+    {
+        // What is remembered may have changed while nothing was heard.
+        records.AgeAll();
+        return Task.FromResult<long?>(null);
+    }
+
+    public Task TakeAsync(IReadOnlyList<RegistrarEvent> events, CancellationToken cancellation)
+    {
+        foreach (var one in events)
+        {
+            using var what = JsonDocument.Parse(one.Json);
+            if (what.RootElement.TryGetProperty("student", out var student))
+            {
+                records.Age(student.GetString()!);
+                news.Tell(PageNews.Record, new { }, student.GetString());
+            }
+        }
+        return Task.CompletedTask;
+    }
+
+    public void Lose() { }
+}

@@ -1,0 +1,33 @@
+using HourGrid.Core.Catalogue;
+
+namespace HourGrid.Server.Registrar;
+
+/// <summary>Something that happened at the registrar.</summary>
+/// <param name="Id">Its number; they grow.</param>
+/// <param name="Kind">What kind of thing.</param>
+/// <param name="Json">What, as JSON.</param>
+internal sealed record RegistrarEvent(long Id, string Kind, string Json);
+
+/// <summary>The seats of a term.</summary>
+/// <param name="LastEvent">What happened after this event is not in it.</param>
+/// <param name="Sections">Its sections.</param>
+internal sealed record TermSeats(long LastEvent, IReadOnlyList<SectionSeats> Sections);
+
+/// <summary>The seats of a section.</summary>
+/// <param name="Term">Its term.</param>
+/// <param name="Number">Its registration number.</param>
+/// <param name="Capacity">Seats.</param>
+/// <param name="Enrolled">Seats taken.</param>
+/// <param name="WaitlistCapacity">Places in the waitlist.</param>
+/// <param name="Waitlisted">Places taken.</param>
+internal sealed record SectionSeats(
+    string Term,
+    string Number,
+    int Capacity,
+    int Enrolled,
+    int WaitlistCapacity,
+    int Waitlisted
+)
+{
+    public SeatFigures Figures => new(Capacity, Enrolled, WaitlistCapacity, Waitlisted);
+}
