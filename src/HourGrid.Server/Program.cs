@@ -54,6 +54,7 @@ var api = app.MapGroup("/api").AddEndpointFilter<SameOriginOnly>();
 api.MapStudents();
 api.MapSignIn();
 api.MapRecords();
+api.MapPermissions();
 api.MapTerms();
 api.MapCourses();
 api.MapSearch();

@@ -22,3 +22,27 @@ export async function openRecord(page: Page, name: string): Promise<void> {
 export function account(page: Page, name: string) {
   return page.getByRole('button', { name: new RegExp(`^${name}: `) });
 }
+
+/** Sets the seats of a section at the registrar's clerk. */
+export async function setSeats(
+  clerk: Page,
+  campus: string,
+  number: string,
+  capacity: number,
+  enrolled: number,
+): Promise<void> {
+  await clerk.goto(`${campus}/clerk`);
+  const form = clerk.getByRole('heading', { name: 'Seats of a section' }).locator('+ form');
+  await form.getByLabel('Number').fill(number);
+  await form.getByLabel('Capacity').fill(String(capacity));
+  await form.getByLabel('Enrolled').fill(String(enrolled));
+  await form.getByRole('button', { name: 'Set' }).click();
+  await clerk.getByRole('heading', { name: 'Seats of a section' }).waitFor();
+}
+
+/** The campus of the server that all tests share. */
+export function sharedCampus(baseURL: string): string {
+  const campus = new URL(baseURL);
+  campus.port = String(Number(campus.port) + 1);
+  return campus.origin;
+}

@@ -23,6 +23,7 @@ export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
     'visit',
     'me',
     'record',
+    'permissions',
     'terms',
     'sketch',
     'sketches',

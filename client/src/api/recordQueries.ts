@@ -38,3 +38,31 @@ export const eligibilityQuery = (term: string, courses: readonly string[], besid
     staleTime: freshMs,
     retry: false,
   });
+
+/** Whether what was asked so may be other when the record of who is signed in changes. */
+export function isOfRecord([kind, , search]: readonly unknown[]): boolean {
+  return (
+    kind === 'record' ||
+    kind === 'eligibility' ||
+    kind === 'permissions' ||
+    (kind === 'search' && String(search).includes('eligible='))
+  );
+}
+
+/** What the student asked instructors for in a term, and what came of it. */
+export const permissionsQuery = (term: string) =>
+  queryOptions({
+    queryKey: ['permissions', term],
+    queryFn: ({ signal }) =>
+      call(http.GET('/api/terms/{term}/permissions', { params: { path: { term } }, signal })),
+    staleTime: freshMs,
+    retry: false,
+  });
+
+export const askPermission = (term: string, course: string, kind: string, words: string) =>
+  call(
+    http.POST('/api/terms/{term}/permissions', { params: { path: { term } }, body: { course, kind, words } }),
+  );
+
+export const giveInCode = (term: string, code: string) =>
+  call(http.POST('/api/terms/{term}/permissions/code', { params: { path: { term } }, body: { code } }));

@@ -2,6 +2,7 @@ import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { listenToNews, type News } from '@/api/news';
 import { isOfCatalogue, restsOn } from '@/api/queries';
+import { isOfRecord } from '@/api/recordQueries';
 
 /** Asks again for whatever the news make out of date, and for nothing else. */
 export function useNews(isKnown: boolean): void {
@@ -18,8 +19,7 @@ function take(client: QueryClient, news: News): void {
       void client.invalidateQueries({ queryKey: ['course'] });
       return;
     case 'record':
-      for (const key of ['record', 'eligibility', 'permissions'])
-        void client.invalidateQueries({ queryKey: [key] });
+      void client.invalidateQueries({ predicate: ({ queryKey }) => isOfRecord(queryKey) });
       return;
     case 'catalogue':
     case 'missed':

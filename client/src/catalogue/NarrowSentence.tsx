@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Facets, Term } from '@/api/client';
+import { meQuery } from '@/api/recordQueries';
 import { Menu, MenuItem } from '@/ui/Menu';
 import { Popover } from '@/ui/Popover';
 import { type Names, phraseOf, type Side, sideNames, sides, usual } from './narrowing';
@@ -16,7 +18,10 @@ export function NarrowSentence({ state, facets, term, names }: Props) {
   const shown = sides.filter(
     (side) => usual.includes(side) || chosen.includes(side) || state.values(side).length > 0,
   );
-  const rest = sides.filter((side) => !shown.includes(side));
+  const me = useQuery(meQuery);
+  // What one may take is known of students who are signed in.
+  const canKnow = me.data?.person?.role === 'student';
+  const rest = sides.filter((side) => !shown.includes(side) && (side !== 'eligible' || canKnow));
   return (
     <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1 text-14">
       <span className="text-mute">{wording.showing}</span>

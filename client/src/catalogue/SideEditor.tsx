@@ -24,6 +24,11 @@ const seatsChoices = [
   { value: 'open', label: wording.withFreeSeat },
 ];
 
+const eligibleChoices = [
+  { value: '', label: wording.allCourses },
+  { value: 'yes', label: wording.thatIMayTake },
+];
+
 /** What one phrase of the sentence opens. */
 export function SideEditor({ side, values, facets, term, names, onChange }: Props) {
   const list = (all: readonly string[], say: (value: string) => string = (value) => value) => (
@@ -60,22 +65,45 @@ export function SideEditor({ side, values, facets, term, names, onChange }: Prop
       );
     case 'seats':
       return (
-        <fieldset>
-          <legend className="mb-1.5 text-12 text-mute">{common.sections}</legend>
-          {seatsChoices.map((choice) => (
-            <label key={choice.value} className="flex items-center gap-2 py-1">
-              <input
-                type="radio"
-                name="seats"
-                checked={(values[0] ?? '') === choice.value}
-                onChange={() => onChange(choice.value === '' ? [] : [choice.value])}
-              />
-              {choice.label}
-            </label>
-          ))}
-        </fieldset>
+        <OneOf side={side} of={common.sections} choices={seatsChoices} values={values} onChange={onChange} />
+      );
+    case 'eligible':
+      return (
+        <OneOf
+          side={side}
+          of={wording.courses}
+          choices={eligibleChoices}
+          values={values}
+          onChange={onChange}
+        />
       );
   }
+}
+
+type OneOfProps = Pick<Props, 'side' | 'values' | 'onChange'> & {
+  /** What is narrowed. */
+  of: string;
+  choices: readonly { value: string; label: string }[];
+};
+
+/** One value, or none. */
+function OneOf({ side, of, choices, values, onChange }: OneOfProps) {
+  return (
+    <fieldset>
+      <legend className="mb-1.5 text-12 text-mute">{of}</legend>
+      {choices.map((choice) => (
+        <label key={choice.value} className="flex items-center gap-2 py-1">
+          <input
+            type="radio"
+            name={side}
+            checked={(values[0] ?? '') === choice.value}
+            onChange={() => onChange(choice.value === '' ? [] : [choice.value])}
+          />
+          {choice.label}
+        </label>
+      ))}
+    </fieldset>
+  );
 }
 
 function DaysEditor({ chosen, onChange }: { chosen: Day[]; onChange: (days: Day[]) => void }) {

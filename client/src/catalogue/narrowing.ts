@@ -21,6 +21,7 @@ export const sides = [
   'seats',
   'mode',
   'part',
+  'eligible',
 ] as const;
 
 export type Side = (typeof sides)[number];
@@ -45,6 +46,7 @@ export const sideNames: Record<Side, string> = {
   seats: wording.seats,
   mode: wording.deliveryMode,
   part: wording.partOfTerm,
+  eligible: wording.eligible,
 };
 
 /** Names of values that the address only has ids of. */
@@ -86,6 +88,8 @@ export function phraseOf(
       return { before: '', text: some ? listOr(values.map(sayMode)) : wording.anyMode };
     case 'part':
       return { before: wording.in, text: some ? listOr(values.map(names.part)) : wording.anyPartOfTerm };
+    case 'eligible':
+      return { before: '', text: some ? wording.thatIMayTake : wording.takenOrNot };
   }
 }
 
@@ -131,6 +135,8 @@ export function sayLoosening(by: Side, value: string | null, names: Names): stri
       return wording.atOtherHours;
     case 'part':
       return wording.inOtherPartsOfTerm;
+    case 'eligible':
+      return wording.thatYouMayNotTake;
   }
 }
 

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { eligibilityQuery, meQuery } from '@/api/recordQueries';
+import { Permissions } from './Permissions';
 import { sayAge } from '@/wording/ages';
 import { wording } from '@/wording/domain/MayTake';
 
@@ -33,6 +34,7 @@ export function MayTake({ term, course, beside }: Props) {
           </ul>
         </>
       )}
+      <Permissions term={term} course={course} findings={found.findings} />
       {!data.isCurrent && (
         <p className="text-mute">{wording.byRecordRegistrarDoes(sayAge(data.asOf, dataUpdatedAt))}</p>
       )}

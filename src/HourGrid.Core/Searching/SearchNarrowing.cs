@@ -41,6 +41,9 @@ public enum NarrowedBy
 
     /// <summary>Parts of the term.</summary>
     Part,
+
+    /// <summary>Whether the student may take the course.</summary>
+    Eligible,
 }
 
 /// <summary>
@@ -88,6 +91,9 @@ public sealed record SearchNarrowing
     /// <summary>Ids of parts of the term; <see cref="WholeTerm"/> for sections that run through the whole of it.</summary>
     public IReadOnlyList<string> Parts { get; init; } = [];
 
+    /// <summary>Whether the student may take a course; null where it does not matter.</summary>
+    public Func<Course, bool>? MayTake { get; init; }
+
     /// <summary>What a course goes against.</summary>
     internal int Against(Course course)
     {
@@ -98,6 +104,8 @@ public sealed record SearchNarrowing
             against |= 1 << (int)NarrowedBy.Attribute;
         if (Levels.Count > 0 && !Levels.Contains(course.Level))
             against |= 1 << (int)NarrowedBy.Level;
+        if (MayTake is not null && !MayTake(course))
+            against |= 1 << (int)NarrowedBy.Eligible;
         return against;
     }
 

@@ -13,6 +13,8 @@ namespace HourGrid.Server.Catalogue;
 /// </summary>
 internal sealed class NarrowingQuery(IQueryCollection query)
 {
+    private const string Eligible = "eligible";
+    private const string Yes = "yes";
     private const int MostValues = 100;
     private const int LongestValue = 200;
 
@@ -23,8 +25,13 @@ internal sealed class NarrowingQuery(IQueryCollection query)
     {
         var reader = new NarrowingQuery(query);
         var narrowing = reader.Read();
+        if (reader.Texts(Eligible).FirstOrDefault(text => text != Yes) is { } other)
+            reader.Refuse(Eligible, $"\"{other}\"", FieldWords.OneOf(Yes));
         return reader.problems.Count == 0 ? narrowing : throw new FormatProblemsException(reader.problems);
     }
+
+    /// <summary>Whether only courses are wanted that the student may take.</summary>
+    public static bool IsForEligible(IQueryCollection query) => query[Eligible].Count > 0;
 
     private SearchNarrowing Read() =>
         new()

@@ -16,22 +16,25 @@ internal static class SearchEndpoints
 
     public static void MapSearch(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/terms/{term}/search", Search).InTurn().WithName("Search").ProducesProblems();
+        api.MapGet("/terms/{term}/search", SearchAsync).WithName("Search").ProducesProblems();
         api.MapGet("/terms/{term}/facets", FacetsOf).WithName("Facets");
     }
 
     /// <summary>
     /// Courses that match, and what the narrowing hides. Further parameters narrow: subject, attribute, level, credits,
-    /// component, instructor, day, hours, campus, mode, seats, part.
+    /// component, instructor, day, hours, campus, mode, seats, part, eligible.
     /// </summary>
-    private static SearchRecord Search(
+    private static async Task<SearchRecord> SearchAsync(
         string term,
         string? q,
         string? sort,
         int? first,
         int? count,
-        HttpRequest request,
-        CurrentCatalogue catalogue
+        HttpContext http,
+        CurrentCatalogue catalogue,
+        IEligibleCourses eligible,
+        StudentQueue queue,
+        CancellationToken cancellation
     )
     {
         var index = catalogue.GetIndex(term);
@@ -44,18 +47,33 @@ internal static class SearchEndpoints
             throw Refusals.Field("count", $"{count}", FieldWords.Range(1, LargestPage));
         if (!Orders.TryGetValue(sort ?? "match", out var order))
             throw Refusals.Field("sort", $"\"{sort}\"", FieldWords.OneOf(string.Join(", ", Orders.Keys)));
-        var narrowing = NarrowingQuery.Read(request.Query);
+        var narrowing = NarrowingQuery.Read(http.Request.Query);
+        if (NarrowingQuery.IsForEligible(http.Request.Query))
+            narrowing = narrowing with
+            {
+                MayTake = await eligible.OfAsync(http.User, index.Snapshot.Term.Id, cancellation),
+            };
+        return await queue.RunAsync(
+            () => Page(index, query, narrowing, order, first ?? 0, count ?? LargestPage),
+            cancellation
+        );
+    }
+
+    private static SearchRecord Page(
+        CourseIndex index,
+        string query,
+        SearchNarrowing narrowing,
+        Func<IReadOnlyList<FoundCourse>, IEnumerable<FoundCourse>> order,
+        int first,
+        int count
+    )
+    {
         var found = CourseSearch.Of(index, query, narrowing);
         return (
             new SearchRecord(
                 found.Courses.Count,
                 found.Matches,
-                [
-                    .. order(found.Courses)
-                        .Skip(first ?? 0)
-                        .Take(count ?? LargestPage)
-                        .Select(one => FoundRecord.Of(one, index.Frame)),
-                ],
+                [.. order(found.Courses).Skip(first).Take(count).Select(one => FoundRecord.Of(one, index.Frame))],
                 [.. found.Loosenings.Select(LooseningRecord.Of)],
                 Offers.Of(index, query, narrowing)
             )

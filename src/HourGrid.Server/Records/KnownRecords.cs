@@ -1,3 +1,4 @@
+using HourGrid.Core.Catalogue;
 using HourGrid.Core.Records;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Wording;
@@ -6,72 +7,101 @@ using Microsoft.Extensions.Caching.Memory;
 namespace HourGrid.Server.Records;
 
 /// <summary>
-/// Records as they were last read: asked for again once they are a minute old, and given with their age where the registrar
-/// does not answer.
+/// What the registrar said last of students: asked for again once it is a minute old or something of it changed, and given
+/// with its age where the registrar does not answer.
 /// </summary>
 internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clock) : IDisposable
 {
-    private const int MostRemembered = 20_000;
+    private const int MostRemembered = 40_000;
     private static readonly TimeSpan Fresh = TimeSpan.FromMinutes(1);
     private static readonly TimeSpan Remembered = TimeSpan.FromHours(12);
 
-    /// <summary>What was read before this is read again when it is asked for.</summary>
-    private long agedTicks = DateTimeOffset.MinValue.UtcTicks;
+    private readonly MemoryCache known = new(new MemoryCacheOptions { SizeLimit = MostRemembered });
 
-    private readonly MemoryCache records = new(new MemoryCacheOptions { SizeLimit = MostRemembered });
+    // When something of all students, and of one, may have changed: what was read before is read again.
+    private DateTimeOffset changed = DateTimeOffset.MinValue;
+    private readonly Lock entering = new();
 
     /// <summary>A student's record.</summary>
     /// <exception cref="Requests.RefusedException">The registrar does not answer and never did, or knows no such student.</exception>
     public async Task<KnownRecord> OfAsync(string student, CancellationToken cancellation)
     {
+        var said = await SaidAsync(
+            (student, "record"),
+            student,
+            registrar => registrar.RecordAsync(student, cancellation)
+        );
+        return said is { What: { } record }
+            ? new(record, said.AsOf, said.IsCurrent)
+            : throw (said is null ? Refusals.RegistrarSilent() : Refusals.SignInNeeded());
+    }
+
+    /// <summary>What a student asked instructors for in a term; null where the registrar does not answer and never did.</summary>
+    public async Task<IReadOnlyList<Permission>?> PermissionsOfAsync(
+        string student,
+        TermId term,
+        CancellationToken cancellation
+    ) =>
+        (
+            await SaidAsync(
+                (student, term),
+                student,
+                registrar => registrar.PermissionsAsync(student, term, cancellation)
+            )
+        )?.What;
+
+    /// <summary>Something of a student's has changed: it is read again when it is asked for.</summary>
+    public void Age(string student) =>
+        known.Set(
+            (student, "changed"),
+            clock.GetUtcNow(),
+            new MemoryCacheEntryOptions { Size = 1, AbsoluteExpirationRelativeToNow = Fresh }
+        );
+
+    /// <summary>Anything may have changed.</summary>
+    public void AgeAll()
+    {
+        lock (entering)
+            changed = clock.GetUtcNow();
+    }
+
+    /// <summary>Null where the registrar does not answer and never did.</summary>
+    private async Task<Said<T>?> SaidAsync<T>(object key, string student, Func<RegistrarClient, Task<T>> ask)
+    {
         var now = clock.GetUtcNow();
-        records.TryGetValue(student, out KnownRecord? known);
-        if (
-            known is { IsToBeReadAgain: false }
-            && now - known.AsOf < Fresh
-            && known.AsOf.UtcTicks > Interlocked.Read(ref agedTicks)
-        )
-            return known;
+        known.TryGetValue(key, out Said<T>? before);
+        if (before is not null && now - before.AsOf < Fresh && before.AsOf > LastChangeOf(student))
+            return before;
         try
         {
             await using var scope = scopes.CreateAsyncScope();
-            var record = await scope
-                .ServiceProvider.GetRequiredService<RegistrarClient>()
-                .RecordAsync(student, cancellation);
-            return Remember(new(record ?? throw Refusals.SignInNeeded(), now, IsCurrent: true));
+            var said = new Said<T>(
+                await ask(scope.ServiceProvider.GetRequiredService<RegistrarClient>()),
+                now,
+                IsCurrent: true
+            );
+            return known.Set(key, said, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Remembered });
         }
         catch (RegistrarSilentException)
         {
-            return known is not null ? known with { IsCurrent = false } : throw Refusals.RegistrarSilent();
+            return before is null ? null : before with { IsCurrent = false };
         }
     }
 
-    /// <summary>Something of a record has changed: it is read again when it is asked for.</summary>
-    public void Age(string student)
+    private DateTimeOffset LastChangeOf(string student)
     {
-        if (records.TryGetValue(student, out KnownRecord? known))
-            Remember(known! with { IsToBeReadAgain = true });
+        known.TryGetValue((student, "changed"), out DateTimeOffset ofStudent);
+        lock (entering)
+            return ofStudent > changed ? ofStudent : changed;
     }
 
-    /// <summary>Anything may have changed.</summary>
-    public void AgeAll() => Interlocked.Exchange(ref agedTicks, clock.GetUtcNow().UtcTicks);
+    public void Dispose() => known.Dispose();
 
-    private KnownRecord Remember(KnownRecord record) =>
-        records.Set(
-            record.Record.Student,
-            record,
-            new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Remembered }
-        );
-
-    public void Dispose() => records.Dispose();
+    private sealed record Said<T>(T What, DateTimeOffset AsOf, bool IsCurrent);
 }
 
 /// <summary>A record with its age.</summary>
 /// <param name="Record">The record.</param>
 /// <param name="AsOf">When it was read.</param>
 /// <param name="IsCurrent">Whether the registrar answered when it was asked last.</param>
-internal sealed record KnownRecord(StudentRecord Record, DateTimeOffset AsOf, bool IsCurrent)
-{
-    /// <summary>Whether something of it is known to have changed since.</summary>
-    public bool IsToBeReadAgain { get; init; }
-}
+internal sealed record KnownRecord(StudentRecord Record, DateTimeOffset AsOf, bool IsCurrent);

@@ -6,7 +6,6 @@ using HourGrid.Formats.Records;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Requests;
-using HourGrid.Server.SignIn;
 using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Records;
@@ -31,7 +30,7 @@ internal static class RecordEndpoints
         CancellationToken cancellation
     )
     {
-        var known = await records.OfAsync(NumberOf(user), cancellation);
+        var known = await records.OfAsync(EligibleCourses.NumberOf(user), cancellation);
         return new(RecordDocument.Of(known.Record), known.AsOf.UtcDateTime, known.IsCurrent);
     }
 
@@ -43,7 +42,7 @@ internal static class RecordEndpoints
         CancellationToken cancellation
     )
     {
-        var number = NumberOf(user);
+        var number = EligibleCourses.NumberOf(user);
         try
         {
             await registrar.AgreeAsync(number, hold, cancellation);
@@ -61,17 +60,15 @@ internal static class RecordEndpoints
         Body<EligibilityRequest> body,
         ClaimsPrincipal user,
         KnownRecords records,
+        EligibleCourses eligible,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
     {
         var snapshot = catalogue.Get(term);
-        var known = await records.OfAsync(NumberOf(user), cancellation);
-        var question = new EligibilityQuestion(
-            known.Record,
-            snapshot.Term.Id,
-            catalogue.Terms.ToDictionary(one => one.Id, one => one.Start)
-        )
+        var student = EligibleCourses.NumberOf(user);
+        var known = await records.OfAsync(student, cancellation);
+        var question = await eligible.QuestionAsync(student, snapshot.Term.Id, cancellation) with
         {
             Beside = body.Value.Beside.ToHashSet(),
         };
@@ -93,9 +90,6 @@ internal static class RecordEndpoints
             known.IsCurrent
         );
     }
-
-    private static string NumberOf(ClaimsPrincipal user) =>
-        PersonClaims.NumberOf(user) ?? throw Refusals.SignInNeeded();
 }
 
 /// <summary>A student's own record.</summary>

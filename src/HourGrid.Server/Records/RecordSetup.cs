@@ -1,4 +1,5 @@
 using System.Net.Http.Headers;
+using HourGrid.Server.Catalogue;
 using HourGrid.Server.Registrar;
 
 namespace HourGrid.Server.Records;
@@ -14,6 +15,8 @@ internal static class RecordSetup
     public static void AddRecords(this IServiceCollection services, IConfiguration configuration)
     {
         services.AddSingleton<KnownRecords>();
+        services.AddSingleton<EligibleCourses>();
+        services.AddSingleton<IEligibleCourses>(all => all.GetRequiredService<EligibleCourses>());
         services.AddSingleton<IRegistrarListener, RecordListener>();
         var address = configuration["Registrar:Address"];
         services

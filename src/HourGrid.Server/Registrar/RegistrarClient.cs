@@ -38,6 +38,48 @@ internal sealed class RegistrarClient(HttpClient http)
             cancellation
         );
 
+    /// <summary>What a student asked instructors for in a term, and what came of it.</summary>
+    /// <exception cref="RegistrarSilentException">It does not answer.</exception>
+    public Task<IReadOnlyList<Permission>> PermissionsAsync(
+        string student,
+        TermId term,
+        CancellationToken cancellation
+    ) =>
+        AskAsync(
+            async () =>
+                await http.GetFromJsonAsync<IReadOnlyList<Permission>>(
+                    new Uri(
+                        $"students/{Uri.EscapeDataString(student)}/permissions?term={Uri.EscapeDataString(term.Value)}",
+                        UriKind.Relative
+                    ),
+                    Strict,
+                    cancellation
+                ) ?? throw new JsonException(),
+            cancellation
+        );
+
+    /// <summary>Asks an instructor, or gives in a code.</summary>
+    /// <exception cref="RegistrarSilentException">It does not answer.</exception>
+    public Task AskPermissionAsync(PermissionRequest request, CancellationToken cancellation) =>
+        AskAsync(
+            async () =>
+            {
+                using var response = await http.PostAsJsonAsync(
+                    new Uri("permissions", UriKind.Relative),
+                    request,
+                    JsonSerializerOptions.Web,
+                    cancellation
+                );
+                if (response.StatusCode == HttpStatusCode.UnprocessableEntity)
+                    throw Refusals.PermissionNotTaken(await DetailAsync(response, cancellation));
+                return await response
+                        .EnsureSuccessStatusCode()
+                        .Content.ReadFromJsonAsync<Permission>(Strict, cancellation)
+                    ?? throw new JsonException();
+            },
+            cancellation
+        );
+
     /// <summary>Tells the registrar that a student has read what a hold asks to be read, and agrees.</summary>
     /// <exception cref="RegistrarSilentException">It does not answer.</exception>
     public Task AgreeAsync(string student, string hold, CancellationToken cancellation) =>

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Eligibility;
 using HourGrid.Core.PutBy;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
@@ -26,6 +27,7 @@ internal static class DomainJson
             [typeof(IReadOnlyList<CourseId>)] = typeof(IReadOnlyList<string>),
             [typeof(CourseId)] = typeof(string),
             [typeof(PictureTheme)] = typeof(string),
+            [typeof(GrantKind)] = typeof(string),
         };
 
     public static void AddDomain(this JsonSerializerOptions json)
@@ -42,12 +44,21 @@ internal static class DomainJson
             )
         );
         json.Converters.Add(new Reader<PictureTheme>(element => Word(element, Themes)));
+        json.Converters.Add(new Reader<GrantKind>(element => Word(element, Grants)));
     }
 
     private static readonly WordTable<PictureTheme> Themes = new(
         ("light", PictureTheme.Light),
         ("dark", PictureTheme.Dark)
     );
+
+    /// <summary>What can be granted, as the registrar names it.</summary>
+    public static WordTable<GrantKind> Grants { get; } =
+        new(
+            ("consent", GrantKind.Consent),
+            ("prerequisite", GrantKind.Prerequisite),
+            ("restriction", GrantKind.Restriction)
+        );
 
     private static string Text(JsonElement element) =>
         element.ValueKind == JsonValueKind.String ? element.GetString()! : throw new JsonException();

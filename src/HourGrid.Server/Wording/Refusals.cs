@@ -27,6 +27,8 @@ internal static class Refusals
 
     public static RefusedException HoldNotCleared(string why) => NotPossible(why);
 
+    public static RefusedException PermissionNotTaken(string why) => NotPossible(why);
+
     public static RefusedException NoSignIn() =>
         NotFound("There is no campus to sign in at: this server is not told of one.");
 

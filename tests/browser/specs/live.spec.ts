@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { setSeats } from '../campus';
 import { OwnServer } from '../ownServer';
 import { Workbench } from '../workbench';
 
@@ -8,17 +9,6 @@ test.describe('seats of the registrar', () => {
     server = await OwnServer.startWithCampus();
   });
   test.afterAll(() => server.stop());
-
-  /** Sets the seats of a section at the registrar's clerk. */
-  async function setSeats(clerk: Page, number: string, capacity: number, enrolled: number): Promise<void> {
-    await clerk.goto(`${server.campus}/clerk`);
-    const form = clerk.getByRole('heading', { name: 'Seats of a section' }).locator('+ form');
-    await form.getByLabel('Number').fill(number);
-    await form.getByLabel('Capacity').fill(String(capacity));
-    await form.getByLabel('Enrolled').fill(String(enrolled));
-    await form.getByRole('button', { name: 'Set' }).click();
-    await clerk.getByRole('heading', { name: 'Seats of a section' }).waitFor();
-  }
 
   test('a change is in every open page, and the Workbench answers anew when a section of its sketch fills', async ({
     page,
@@ -40,15 +30,15 @@ test.describe('seats of the registrar', () => {
     const clerk = await context.newPage();
     const number = (await workbench.classes.first().getAttribute('data-section')) ?? '';
     // A seat less is shown, and nothing is answered anew.
-    await setSeats(clerk, number, 30, 12);
+    await setSeats(clerk, server.campus, number, 30, 12);
     await expect(course.getByText('18 of 30 seats left')).toBeVisible();
-    await setSeats(clerk, number, 30, 13);
+    await setSeats(clerk, server.campus, number, 30, 13);
     await expect(course.getByText('17 of 30 seats left')).toBeVisible();
     expect(asked.filter((path) => path.startsWith('/api/answers'))).toEqual([]);
     // Full, it stands in no timetable any more.
-    await setSeats(clerk, number, 30, 30);
+    await setSeats(clerk, server.campus, number, 30, 30);
     await expect.poll(() => workbench.count()).toBe(before - 1);
-    await setSeats(clerk, number, 30, 29);
+    await setSeats(clerk, server.campus, number, 30, 29);
     await expect.poll(() => workbench.count()).toBe(before);
   });
 });

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { setSeats, sharedCampus } from '../campus';
 import { Workbench } from '../workbench';
 import { OwnServer } from '../ownServer';
 
@@ -161,7 +162,7 @@ test('an edit asks for nothing that is known', async ({ page }) => {
   ]);
 });
 
-test('a sketch deleted can be had back after the seats were asked for anew', async ({ page }) => {
+test('a sketch deleted can be had back after seats changed', async ({ page, context, baseURL }) => {
   const workbench = await Workbench.open(page);
   await workbench.add('TID 210');
   await workbench.sketchMenu('Delete this sketch');
@@ -171,8 +172,8 @@ test('a sketch deleted can be had back after the seats were asked for anew', asy
   // One that no other test counts timetables of: all share the server, and its seats.
   await page.getByRole('searchbox', { name: 'Find courses' }).fill('Markets and Harbours');
   await page.locator('[data-result]').first().click();
-  await page.getByRole('button', { name: 'Refresh' }).click();
-  await expect(page.getByText(/Seats as of just now/)).toBeVisible();
+  await setSeats(await context.newPage(), sharedCampus(baseURL!), '10623', 61, 46);
+  await expect(page.getByText('15 of 61 seats left')).toBeVisible();
   await page.getByRole('link', { name: 'Workbench' }).click();
   await expect(deleted).toBeVisible();
 });

@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { expectNoFaults } from '../axe';
-import { account, openRecord, signIn, signOut } from '../campus';
+import { account, openRecord, sharedCampus, signIn, signOut } from '../campus';
+import { Finder } from '../finder';
 import { OwnServer } from '../ownServer';
 import { Workbench } from '../workbench';
 
@@ -11,6 +12,7 @@ async function expectSilence(page: Page): Promise<void> {
   await expect(page.getByRole('alert')).toContainText('The registrar does not answer just now.');
   await expect(page.getByRole('dialog').getByText('Fees agreement')).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 }
 
 /** All that the browser keeps for the page. */
@@ -116,6 +118,53 @@ test('the record is read, a hold is read and agreed to, and what may be taken is
   await page.goto('/2027SP/catalogue?q=glz+234');
   await page.getByText('Raku and Salt').first().click();
   await expect(page.getByText('If you pass GLZ 155.')).toBeVisible();
+});
+
+test('the Catalogue narrows to what one may take, and a permission that is granted is seen at once', async ({
+  page,
+  context,
+  baseURL,
+}) => {
+  await Finder.open(page);
+  await signIn(page, 'Idris Vane');
+  const finder = new Finder(page);
+  await page.getByRole('button', { name: '+ narrow' }).click();
+  await page.getByRole('menuitem', { name: 'What I may take' }).click();
+  const all = await finder.total();
+  await finder.phrase('What I may take').click();
+  await page.getByRole('radio', { name: 'That I may take, by my record' }).check();
+  await expect(page).toHaveURL(/eligible=yes/);
+  await expectNoFaults(page);
+  await page.keyboard.press('Escape');
+  await expect.poll(() => finder.total()).toBeLessThan(all);
+  await expect(page.getByRole('button', { name: /^[\d,]+ more that you may not take$/ })).toBeVisible();
+
+  await finder.box.fill('rob 450');
+  await expect(page.getByRole('heading', { name: /the narrowing hides them all/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Show 1 more that you may not take' }).click();
+  await finder.rows.first().click();
+  await expect(finder.course).toContainText('You lack ROB 230 and ROB 305.');
+  await finder.course.getByRole('button', { name: 'Ask for a permission…' }).click();
+  await finder.course.getByRole('textbox', { name: /^Why the instructor/ }).fill('I built two boats.');
+  await expectNoFaults(page);
+  await finder.course.getByRole('button', { name: 'Ask', exact: true }).click();
+  const permissions = finder.course.getByRole('list', { name: 'Permissions' });
+  await expect(permissions).toContainText('waiting for an answer.');
+
+  const instructor = await context.newPage();
+  await instructor.goto(`${sharedCampus(baseURL!)}/instructor`);
+  const asked = instructor.getByRole('row').filter({ hasText: 'I built two boats.' });
+  await asked.getByLabel('Words').fill('Come along.');
+  await asked.getByRole('button', { name: 'Grant' }).click();
+  await expect(permissions).toContainText('granted. “Come along.”');
+  await expect(finder.course).not.toContainText('You lack ROB 230 and ROB 305.');
+
+  // A code that is none is told, and nothing of what was typed is lost.
+  await finder.course.getByRole('button', { name: 'Ask for a permission…' }).click();
+  await finder.course.getByRole('textbox', { name: /^Or the code/ }).fill('NOTHING-0000');
+  await finder.course.getByRole('button', { name: 'Give in the code' }).click();
+  await expect(finder.course.getByRole('alert')).toContainText('"NOTHING-0000" is none of this term.');
+  await expect(finder.course.getByRole('textbox', { name: /^Or the code/ })).toHaveValue('NOTHING-0000');
 });
 
 test.describe('a registrar that fails', () => {

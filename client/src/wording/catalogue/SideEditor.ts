@@ -1,4 +1,7 @@
 export const wording = {
+  courses: 'Courses',
+  allCourses: 'All, also those I may not take',
+  thatIMayTake: 'That I may take, by my record',
   fullOrNot: 'Full or not',
   withSeatOrWaitlistPlace: 'With a seat or a waitlist place',
   withFreeSeat: 'With a free seat',

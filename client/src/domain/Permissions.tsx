@@ -1,0 +1,131 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type KeyboardEvent, useId, useState } from 'react';
+import { askPermission, giveInCode, isOfRecord, permissionsQuery } from '@/api/recordQueries';
+import type { Eligibility, Permission } from '@/api/client';
+import { Button } from '@/ui/Button';
+import { wording } from '@/wording/domain/Permissions';
+
+type Finding = Eligibility['findings'][number];
+
+type Props = { term: string; course: string; findings: readonly Finding[] };
+
+const kinds = ['prerequisite', 'restriction', 'consent'];
+
+const mostWords = 1000;
+
+const field = 'w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5';
+
+/** What an instructor can grant of what stands against a course: asked for here, by words or a code, and what came of it. */
+export function Permissions({ term, course, findings }: Props) {
+  const { data } = useQuery(permissionsQuery(term));
+  const [isAsking, setAsking] = useState(false);
+  const ofCourse = data?.permissions.filter((one) => one.course === course) ?? [];
+  // What was refused can be asked for again.
+  const open = [...new Set(findings.map((one) => one.kind))]
+    .filter((kind) => kinds.includes(kind))
+    .filter((kind) => !ofCourse.some((one) => one.kind === kind && one.isGranted !== false));
+  return (
+    <div className="mt-1 text-12">
+      {ofCourse.length > 0 && (
+        <ul aria-label={wording.permissions}>
+          {ofCourse.map((one, i) => (
+            <li key={i} className="break-words">
+              {wording.of(one.kind)} <State of={one} />
+              {one.answer !== '' && ` “${one.answer}”`}
+            </li>
+          ))}
+        </ul>
+      )}
+      {data && open.length > 0 && !isAsking && (
+        <Button look="quiet" onClick={() => setAsking(true)}>
+          {wording.ask}
+        </Button>
+      )}
+      {isAsking && open.length > 0 && (
+        <AskForm term={term} course={course} kind={open[0]!} onDone={() => setAsking(false)} />
+      )}
+    </div>
+  );
+}
+
+function State({ of }: { of: Permission }) {
+  if (of.isGranted === null) return <span className="text-mute">{wording.waiting}</span>;
+  return of.isGranted ? (
+    <span className="font-strong text-moss">{wording.granted}</span>
+  ) : (
+    <span className="font-strong text-brick">{wording.refused}</span>
+  );
+}
+
+type FormProps = { term: string; course: string; kind: string; onDone: () => void };
+
+function AskForm({ term, course, kind, onDone }: FormProps) {
+  const client = useQueryClient();
+  const [words, setWords] = useState('');
+  const [code, setCode] = useState('');
+  const [wordsId, codeId] = [useId(), useId()];
+  const sent = {
+    onSuccess: () => {
+      onDone();
+      return client.invalidateQueries({ predicate: ({ queryKey }) => isOfRecord(queryKey) });
+    },
+  };
+  const ask = useMutation({ mutationFn: () => askPermission(term, course, kind, words), ...sent });
+  const give = useMutation({ mutationFn: () => giveInCode(term, code), ...sent });
+  const leave = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') onDone();
+  };
+  const problem = ask.error ?? give.error;
+  const isSending = ask.isPending || give.isPending;
+  return (
+    <form
+      className="mt-1 max-w-prose space-y-2 border-l-2 border-rule pl-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (code.trim() === '') ask.mutate();
+        else give.mutate();
+      }}
+    >
+      <div>
+        <label htmlFor={wordsId}>{wording.whyFor(kind)}</label>
+        <textarea
+          id={wordsId}
+          // The student pressed to write this.
+          // eslint-disable-next-line jsx-a11y/no-autofocus
+          autoFocus
+          rows={3}
+          onKeyDown={leave}
+          maxLength={mostWords}
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+          className={field}
+        />
+      </div>
+      <div>
+        <label htmlFor={codeId}>{wording.code}</label>
+        <input
+          id={codeId}
+          maxLength={50}
+          autoComplete="off"
+          onKeyDown={leave}
+          value={code}
+          onChange={(event) => setCode(event.target.value)}
+          className={field}
+        />
+      </div>
+      {problem && (
+        <p role="alert" className="text-brick">
+          {problem.message}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <Button look="main" type="submit" disabled={isSending || (words.trim() === '' && code.trim() === '')}>
+          {code.trim() === '' ? wording.send : wording.giveIn}
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          {wording.cancel}
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,21 @@
+const kinds: Record<string, string> = {
+  consent: 'the instructor’s consent',
+  prerequisite: 'leave to take it without what comes before',
+  restriction: 'leave to take it though it is for others',
+};
+
+const sayKind = (kind: string) => kinds[kind] ?? kind;
+
+export const wording = {
+  permissions: 'Permissions',
+  of: (kind: string) => `Asked for ${sayKind(kind)}:`,
+  waiting: 'waiting for an answer.',
+  granted: 'granted.',
+  refused: 'refused.',
+  ask: 'Ask for a permission…',
+  whyFor: (kind: string) => `Why the instructor should give ${sayKind(kind)}`,
+  code: 'Or the code of a slip that the instructor gave you',
+  send: 'Ask',
+  giveIn: 'Give in the code',
+  cancel: 'Cancel',
+};

@@ -1,0 +1,123 @@
+using System.ComponentModel.DataAnnotations;
+using System.Security.Claims;
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Eligibility;
+using HourGrid.Server.Catalogue;
+using HourGrid.Server.Registrar;
+using HourGrid.Server.Requests;
+using HourGrid.Server.Wording;
+
+namespace HourGrid.Server.Records;
+
+/// <summary>What a student asks instructors for, and what came of it.</summary>
+internal static class PermissionEndpoints
+{
+    public static void MapPermissions(this IEndpointRouteBuilder api)
+    {
+        var permissions = api.MapGroup("/terms/{term}/permissions").RequireAuthorization().LimitAtOnce();
+        permissions.MapGet("/", ListAsync).WithName("Permissions");
+        permissions.MapPost("/", AskAsync).WithName("AskPermission");
+        permissions.MapPost("/code", GiveInAsync).WithName("GiveInCode");
+    }
+
+    private static async Task<PermissionsRecord> ListAsync(
+        string term,
+        ClaimsPrincipal user,
+        KnownRecords records,
+        CurrentCatalogue catalogue,
+        CancellationToken cancellation
+    )
+    {
+        var student = EligibleCourses.NumberOf(user);
+        var permissions =
+            await records.PermissionsOfAsync(student, catalogue.Get(term).Term.Id, cancellation)
+            ?? throw Refusals.RegistrarSilent();
+        return new([.. permissions.Select(PermissionRecord.Of)]);
+    }
+
+    private static async Task<PermissionsRecord> AskAsync(
+        string term,
+        Body<PermissionAsked> body,
+        ClaimsPrincipal user,
+        RegistrarClient registrar,
+        KnownRecords records,
+        CurrentCatalogue catalogue,
+        CancellationToken cancellation
+    )
+    {
+        var snapshot = catalogue.Get(term);
+        var asked = body.Value;
+        if (snapshot.Find(asked.Course) is null)
+            throw Refusals.NoSuchCourse(asked.Course.Value, snapshot.Term);
+        await SendAsync(
+            new(
+                EligibleCourses.NumberOf(user),
+                term,
+                asked.Course.Value,
+                DomainJson.Grants.Write(asked.Kind),
+                asked.Words,
+                null
+            ),
+            registrar,
+            records,
+            cancellation
+        );
+        return await ListAsync(term, user, records, catalogue, cancellation);
+    }
+
+    private static async Task<PermissionsRecord> GiveInAsync(
+        string term,
+        Body<CodeGivenIn> body,
+        ClaimsPrincipal user,
+        RegistrarClient registrar,
+        KnownRecords records,
+        CurrentCatalogue catalogue,
+        CancellationToken cancellation
+    )
+    {
+        _ = catalogue.Get(term);
+        var request = new PermissionRequest(EligibleCourses.NumberOf(user), term, null, null, null, body.Value.Code);
+        await SendAsync(request, registrar, records, cancellation);
+        return await ListAsync(term, user, records, catalogue, cancellation);
+    }
+
+    private static async Task SendAsync(
+        PermissionRequest request,
+        RegistrarClient registrar,
+        KnownRecords records,
+        CancellationToken cancellation
+    )
+    {
+        try
+        {
+            await registrar.AskPermissionAsync(request, cancellation);
+        }
+        catch (RegistrarSilentException)
+        {
+            throw Refusals.RegistrarSilent();
+        }
+        records.Age(request.Student);
+    }
+}
+
+/// <param name="Course">For which course.</param>
+/// <param name="Kind">What for: consent, prerequisite or restriction.</param>
+/// <param name="Words">Why, to be read by the instructor.</param>
+internal sealed record PermissionAsked(CourseId Course, GrantKind Kind, [property: MaxLength(1000)] string Words);
+
+/// <param name="Code">The code on the slip of paper.</param>
+internal sealed record CodeGivenIn([property: MinLength(1), MaxLength(50)] string Code);
+
+/// <param name="Permissions">All that was asked for in the term, in the order of asking.</param>
+internal sealed record PermissionsRecord(IReadOnlyList<PermissionRecord> Permissions);
+
+/// <param name="Course">For which course.</param>
+/// <param name="Kind">What for: consent, prerequisite or restriction.</param>
+/// <param name="Words">Why.</param>
+/// <param name="IsGranted">Whether it was granted; null while nobody has decided.</param>
+/// <param name="Answer">The instructor's words.</param>
+internal sealed record PermissionRecord(string Course, string Kind, string Words, bool? IsGranted, string Answer)
+{
+    public static PermissionRecord Of(Permission permission) =>
+        new(permission.Course, permission.Kind, permission.Words, permission.IsGranted, permission.Answer);
+}
