@@ -40,6 +40,18 @@ check() {
   fi
 }
 
+# beside NAME COMMAND…: begins a check, which goes on beside those that follow until settle NAME counts it.
+beside() {
+  local name=$1 log=$results/$1.log
+  shift
+  ("$@" >"$log" 2>&1; echo $? >"$log.status") &
+}
+settle() {
+  wait
+  cp "$results/$1.log" "$results/$1.begun"
+  check "$1" sh -c 'cat "$1.begun"; exit "$(cat "$1.log.status")"' sh "$results/$1"
+}
+
 # suite NAME COMMAND…: a test runner that counts for itself; its results are read from its own report.
 suite() {
   local name=$1 counts
@@ -61,12 +73,13 @@ check packages have_packages
 check restore dotnet restore HourGrid.slnx --locked-mode -v quiet
 check tools dotnet tool restore
 check build dotnet build HourGrid.slnx -c Release --no-restore -v quiet
-check csharp-format dotnet csharpier check .
 check client-types npm run -s types -w client
+beside client-lint npm run -s lint -w client
 check client-check npm run -s check -w client
 check browser-check npm run -s check -w tests/browser
-check client-lint npm run -s lint -w client
 check client-format npx prettier --check --log-level warn .
+check csharp-format dotnet csharpier check .
+settle client-lint
 suite dotnet dotnet test --solution HourGrid.slnx -c Release --no-build --report-xunit-trx --results-directory "$results"
 suite client npm run -s test -w client -- --reporter=default --reporter=json --outputFile.json="$results/client.json"
 check application build_all

@@ -37,12 +37,12 @@ export function Permissions({ term, course, findings }: Props) {
         </ul>
       )}
       {data && open.length > 0 && !isAsking && (
-        <Button look="quiet" onClick={() => setAsking(true)}>
+        <Button look="quiet" className="-ml-2.5" onClick={() => setAsking(true)}>
           {wording.ask}
         </Button>
       )}
       {isAsking && open.length > 0 && (
-        <AskForm term={term} course={course} kind={open[0]!} onDone={() => setAsking(false)} />
+        <AskForm term={term} course={course} kinds={open} onDone={() => setAsking(false)} />
       )}
     </div>
   );
@@ -57,10 +57,12 @@ function State({ of }: { of: Permission }) {
   );
 }
 
-type FormProps = { term: string; course: string; kind: string; onDone: () => void };
+type FormProps = { term: string; course: string; kinds: readonly string[]; onDone: () => void };
 
-function AskForm({ term, course, kind, onDone }: FormProps) {
+function AskForm({ term, course, kinds, onDone }: FormProps) {
   const client = useQueryClient();
+  const [chosen, setChosen] = useState(kinds[0]!);
+  const kind = kinds.includes(chosen) ? chosen : kinds[0]!;
   const [words, setWords] = useState('');
   const [code, setCode] = useState('');
   const [wordsId, codeId] = [useId(), useId()];
@@ -86,8 +88,27 @@ function AskForm({ term, course, kind, onDone }: FormProps) {
         else give.mutate();
       }}
     >
+      {kinds.length > 1 && (
+        <fieldset>
+          <legend className="mb-0.5">{wording.whatFor}</legend>
+          {kinds.map((one) => (
+            <label key={one} className="flex items-center gap-2 py-0.5">
+              <input
+                type="radio"
+                name="kind"
+                checked={one === kind}
+                onKeyDown={leave}
+                onChange={() => setChosen(one)}
+              />
+              {wording.kind(one)}
+            </label>
+          ))}
+        </fieldset>
+      )}
       <div>
-        <label htmlFor={wordsId}>{wording.whyFor(kind)}</label>
+        <label htmlFor={wordsId} className="mb-1 block">
+          {kinds.length > 1 ? wording.why : wording.whyFor(kind)}
+        </label>
         <textarea
           id={wordsId}
           // The student pressed to write this.
@@ -102,7 +123,9 @@ function AskForm({ term, course, kind, onDone }: FormProps) {
         />
       </div>
       <div>
-        <label htmlFor={codeId}>{wording.code}</label>
+        <label htmlFor={codeId} className="mb-1 block">
+          {wording.code}
+        </label>
         <input
           id={codeId}
           maxLength={50}

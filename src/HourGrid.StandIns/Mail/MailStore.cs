@@ -1,6 +1,6 @@
 using System.Buffers;
-using System.Text;
 using HourGrid.StandIns.Campus;
+using MimeKit;
 using SmtpServer;
 using SmtpServer.Mail;
 using SmtpServer.Protocol;
@@ -22,7 +22,8 @@ internal sealed class MailStore(CampusWrites writes, CampusClock clock) : Messag
     {
         if (buffer.Length > LongestText)
             return SmtpResponse.SizeLimitExceeded;
-        var (subject, text) = Parse(Encoding.UTF8.GetString(buffer));
+        using var stream = new MemoryStream(buffer.ToArray());
+        using var message = await MimeMessage.LoadAsync(stream, cancellationToken);
         await writes.ChangeAsync(
             (campus, _) =>
             {
@@ -30,8 +31,8 @@ internal sealed class MailStore(CampusWrites writes, CampusClock clock) : Messag
                     new()
                     {
                         To = string.Join(", ", transaction.To.Select(one => one.AsAddress())),
-                        Subject = subject,
-                        Text = text,
+                        Subject = message.Subject ?? "",
+                        Text = message.TextBody ?? "",
                         AtUtc = clock.UtcNow,
                     }
                 );
@@ -40,16 +41,6 @@ internal sealed class MailStore(CampusWrites writes, CampusClock clock) : Messag
             cancellationToken
         );
         return SmtpResponse.Ok;
-    }
-
-    /// <summary>The subject and the text after the empty line; mails of Hour Grid are plain text.</summary>
-    private static (string Subject, string Text) Parse(string message)
-    {
-        var end = message.IndexOf("\r\n\r\n", StringComparison.Ordinal);
-        var (head, text) = end < 0 ? (message, "") : (message[..end], message[(end + 4)..]);
-        const string Subject = "Subject: ";
-        var subject = head.Split("\r\n").FirstOrDefault(line => line.StartsWith(Subject, StringComparison.Ordinal));
-        return (subject?[Subject.Length..] ?? "", text);
     }
 }
 

@@ -66,9 +66,23 @@ internal static class EventStream
                 if (rows.Count == MostAtOnce)
                     continue;
             }
-            if (await Task.WhenAny(next, Task.Delay(Quiet, cancellation)) != next)
+            if (!await HappensAsync(next, cancellation))
                 yield return Quietly(after);
             next = news.Next;
+        }
+    }
+
+    /// <summary>Whether something happens within a while.</summary>
+    private static async Task<bool> HappensAsync(Task next, CancellationToken cancellation)
+    {
+        try
+        {
+            await next.WaitAsync(Quiet, cancellation);
+            return true;
+        }
+        catch (TimeoutException)
+        {
+            return false;
         }
     }
 

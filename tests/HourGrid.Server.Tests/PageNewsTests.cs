@@ -1,0 +1,46 @@
+using HourGrid.Server.News;
+
+namespace HourGrid.Server.Tests;
+
+/// <summary>What open pages are told, and who is told what.</summary>
+public sealed class PageNewsTests
+{
+    private readonly PageNews news = new(TimeProvider.System);
+
+    [Fact]
+    public void What_is_of_one_person_is_told_to_nobody_else()
+    {
+        var before = news.Last;
+        news.Tell(PageNews.Record, new { }, "S1");
+        news.Tell(PageNews.Catalogue, new { version = 2 });
+        Assert.Equal([PageNews.Record, PageNews.Catalogue], Kinds(before, "S1"));
+        Assert.Equal([PageNews.Catalogue], Kinds(before, "S2"));
+        Assert.Equal([PageNews.Catalogue], Kinds(before, null));
+    }
+
+    [Fact]
+    public void Who_comes_back_is_told_what_is_kept_and_else_that_something_was_missed()
+    {
+        var before = news.Last;
+        for (var i = 0; i < 500; i++)
+            news.Tell(PageNews.Live, new { });
+        Assert.Equal(500, news.After(before, null).Events!.Count);
+        news.Tell(PageNews.Live, new { });
+        Assert.Null(news.After(before, null).Events);
+        Assert.Equal(500, news.After(before + 1, null).Events!.Count);
+        // Of another run of the server.
+        Assert.Null(news.After(news.Last + 1, null).Events);
+    }
+
+    [Fact]
+    public void Who_waits_is_woken_by_what_comes_next()
+    {
+        var (_, more) = news.After(news.Last, null);
+        Assert.False(more.IsCompleted);
+        news.Tell(PageNews.Live, new { });
+        Assert.True(more.IsCompleted);
+    }
+
+    private string[] Kinds(long after, string? person) =>
+        [.. news.After(after, person).Events!.Select(one => one.Kind)];
+}
