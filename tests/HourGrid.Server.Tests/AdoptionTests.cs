@@ -1,13 +1,7 @@
 using System.Net.Http.Json;
-using System.Text;
 using System.Text.Json.Nodes;
-using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
-using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.PutBy;
 using HourGrid.Data;
-using HourGrid.Formats.Asking;
-using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.PutBy;
 using HourGrid.Server.SignIn;
 using HourGrid.Server.Steps;
@@ -18,26 +12,14 @@ namespace HourGrid.Server.Tests;
 /// <summary>What a browser made stands beside what a person had, whole.</summary>
 public sealed class AdoptionTests(RunningServer server) : IClassFixture<RunningServer>
 {
-    private static readonly CatalogueSnapshot Spring = CatalogueJson
-        .Read(File.ReadAllBytes(TestPaths.Repository("demo", "saltmere.catalogue.json")))
-        .Value.SnapshotOf(new("2027SP"))!;
-
     private static readonly JsonNode Asked = Requests.AskFor("TID 210", "WRT 101");
 
-    private static readonly RankedTimetable[] Best =
-    [
-        .. Core
-            .Engine.Answers.Best.Of(
-                Problem.Compile(Spring, AskJson.Read(Encoding.UTF8.GetBytes(Asked.ToJsonString())).Value),
-                2
-            )
-            .Timetables,
-    ];
+    private static readonly SpringTimetables Timetables = new(Asked);
 
     [Fact]
     public async Task Sketches_line_ups_and_choices_of_both_are_there_afterwards()
     {
-        var (browser, browserSketch) = await WithChoiceAsync(PutBy(0, "Of the browser"));
+        var (browser, browserSketch) = await WithChoiceAsync(Timetables.PutBy(1, "Of the browser"));
         // A copy, which has had no change of its own, and a choice that is on no shortlist any more.
         await browser
             .PostAsJsonAsync(
@@ -52,7 +34,7 @@ public sealed class AdoptionTests(RunningServer server) : IClassFixture<RunningS
             .JsonAsync();
         browserSketch["shortlist"] = new JsonArray();
         await browser.SaveAsync(browserSketch, Asked).JsonAsync();
-        var (person, personSketch) = await WithChoiceAsync(PutBy(1, "Of the person"));
+        var (person, personSketch) = await WithChoiceAsync(Timetables.PutBy(2, "Of the person"));
 
         await AdoptAsync(browserSketch, personSketch);
         var sketches = (await person.GetAsync("/api/terms/2027SP/sketches").JsonAsync())["sketches"]!.AsArray();
@@ -81,7 +63,7 @@ public sealed class AdoptionTests(RunningServer server) : IClassFixture<RunningS
     [Fact]
     public async Task A_choice_holds_where_there_was_none_and_an_untouched_sketch_stays_behind()
     {
-        var (browser, browserSketch) = await WithChoiceAsync(PutBy(0, "Of the browser"));
+        var (browser, browserSketch) = await WithChoiceAsync(Timetables.PutBy(1, "Of the browser"));
         Assert.NotNull(browser);
         var person = await server.StudentAsync();
         var personSketch = await person.OpenSketchAsync();
@@ -109,19 +91,6 @@ public sealed class AdoptionTests(RunningServer server) : IClassFixture<RunningS
             .JsonAsync();
         return (student, saved);
     }
-
-    private static PutByTimetable PutBy(int index, string name) =>
-        new(
-            Guid.NewGuid(),
-            name,
-            "",
-            [
-                .. Best[index]
-                    .Timetable.Sections.Select(section =>
-                        SeenSection.Of(Spring.CourseOf(section.Number)!.Course.Id, section)
-                    ),
-            ]
-        );
 
     private async Task AdoptAsync(JsonNode browserSketch, JsonNode personSketch)
     {

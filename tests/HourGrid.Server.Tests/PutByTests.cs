@@ -1,13 +1,10 @@
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
-using HourGrid.Core.Catalogue;
-using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Measures;
 using HourGrid.Core.PutBy;
 using HourGrid.Formats.Asking;
-using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.PutBy;
 
 namespace HourGrid.Server.Tests;
@@ -15,34 +12,9 @@ namespace HourGrid.Server.Tests;
 /// <summary>Shortlists, the line-up and the choice, and what is answered about timetables put by.</summary>
 public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServer>
 {
-    private static readonly CatalogueSnapshot Spring = CatalogueJson
-        .Read(File.ReadAllBytes(TestPaths.Repository("demo", "saltmere.catalogue.json")))
-        .Value.SnapshotOf(new("2027SP"))!;
-
     private static readonly JsonNode Asked = Requests.AskFor("TID 210", "ACO 220", "WRT 101");
 
-    private static readonly RankedTimetable[] Best =
-    [
-        .. Core
-            .Engine.Answers.Best.Of(
-                Problem.Compile(Spring, AskJson.Read(Encoding.UTF8.GetBytes(Asked.ToJsonString())).Value),
-                20
-            )
-            .Timetables,
-    ];
-
-    private static PutByTimetable PutBy(int rank, string name = "Kept") =>
-        new(
-            Guid.NewGuid(),
-            name,
-            "With Mika",
-            [
-                .. Best[rank - 1]
-                    .Timetable.Sections.Select(section =>
-                        SeenSection.Of(Spring.CourseOf(section.Number)!.Course.Id, section)
-                    ),
-            ]
-        );
+    private static readonly SpringTimetables Timetables = new(Asked);
 
     private static JsonNode List(params PutByTimetable[] timetables) => JsonNode.Parse(PutByJson.Write(timetables))!;
 
@@ -60,7 +32,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
     {
         var student = await server.StudentAsync();
         var sketch = await student.OpenSketchAsync();
-        var shortlist = List(PutBy(1, "First"), PutBy(2, "Second"));
+        var shortlist = List(Timetables.PutBy(1, "First"), Timetables.PutBy(2, "Second"));
         sketch["shortlist"] = shortlist.DeepClone();
         var saved = (await student.SaveAsync(sketch, Asked).JsonAsync())["sketch"]!;
         Assert.Equal(shortlist.ToJsonString(), saved["shortlist"]!.ToJsonString());
@@ -79,7 +51,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         var sketch = await student.OpenSketchAsync();
         async Task RefusedAsync(string place, Action<JsonArray> spoil)
         {
-            var list = List(PutBy(1), PutBy(2)).AsArray();
+            var list = List(Timetables.PutBy(1), Timetables.PutBy(2)).AsArray();
             spoil(list);
             sketch["shortlist"] = list;
             var problem = await student.SaveAsync(sketch, Asked).JsonAsync(400);
@@ -101,7 +73,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
             list =>
             {
                 for (var i = 0; i < 30; i++)
-                    list.Add(List(PutBy(3))[0]!.DeepClone());
+                    list.Add(List(Timetables.PutBy(3))[0]!.DeepClone());
             }
         );
         Assert.Empty((await student.OpenSketchAsync())["shortlist"]!.AsArray());
@@ -117,7 +89,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         Assert.Equal(0, empty["version"]!.GetValue<long>());
         Assert.Empty(empty["picks"]!["lineUp"]!.AsArray());
 
-        var picks = PicksOf(sketch, PutBy(1), PutBy(2));
+        var picks = PicksOf(sketch, Timetables.PutBy(1), Timetables.PutBy(2));
         var saved = await SaveAsync(student, empty, picks).JsonAsync();
         Assert.Equal(picks.ToJsonString(), saved["picks"]!.ToJsonString());
         var after = own.Restart(student);
@@ -138,9 +110,9 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         var student = await server.StudentAsync();
         var sketch = await student.OpenSketchAsync();
         var empty = await student.GetAsync("/api/terms/2027SP/picks").JsonAsync();
-        var picks = PicksOf(sketch, PutBy(1));
+        var picks = PicksOf(sketch, Timetables.PutBy(1));
         await SaveAsync(student, empty, picks).JsonAsync();
-        var stale = await SaveAsync(student, empty, PicksOf(sketch, PutBy(2))).JsonAsync(409);
+        var stale = await SaveAsync(student, empty, PicksOf(sketch, Timetables.PutBy(2))).JsonAsync(409);
         Assert.Equal(picks.ToJsonString(), stale["picks"]!["picks"]!.ToJsonString());
     }
 
@@ -151,7 +123,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         var sketch = await student.OpenSketchAsync();
         var empty = await student.GetAsync("/api/terms/2027SP/picks").JsonAsync();
         var answers = await Task.WhenAll(
-            Enumerable.Range(1, 6).Select(rank => SaveAsync(student, empty, PicksOf(sketch, PutBy(rank))))
+            Enumerable.Range(1, 6).Select(rank => SaveAsync(student, empty, PicksOf(sketch, Timetables.PutBy(rank))))
         );
         Assert.Equal(1, answers.Count(answer => (int)answer.StatusCode == 200));
         Assert.All(answers, answer => Assert.Contains((int)answer.StatusCode, new[] { 200, 409 }));
@@ -164,7 +136,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         var stranger = await server.StudentAsync();
         var sketch = await owner.OpenSketchAsync();
         var empty = await owner.GetAsync("/api/terms/2027SP/picks").JsonAsync();
-        await SaveAsync(owner, empty, PicksOf(sketch, PutBy(1))).JsonAsync();
+        await SaveAsync(owner, empty, PicksOf(sketch, Timetables.PutBy(1))).JsonAsync();
         var seen = await stranger.GetAsync("/api/terms/2027SP/picks").JsonAsync();
         Assert.Null(seen["picks"]!["choice"]);
         Assert.Equal(0, seen["version"]!.GetValue<long>());
@@ -178,7 +150,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         var empty = await student.GetAsync("/api/terms/2027SP/picks").JsonAsync();
         async Task RefusedAsync(string place, Action<JsonNode> spoil)
         {
-            var picks = PicksOf(sketch, PutBy(1), PutBy(2));
+            var picks = PicksOf(sketch, Timetables.PutBy(1), Timetables.PutBy(2));
             spoil(picks);
             var problem = await SaveAsync(student, empty, picks).JsonAsync(400);
             Assert.Contains(place, problem.ToJsonString(), StringComparison.Ordinal);
@@ -205,7 +177,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
     public async Task How_a_timetable_stands_is_told_against_rules_and_catalogue()
     {
         var student = await server.StudentAsync();
-        var one = PutBy(1);
+        var one = Timetables.PutBy(1);
         var states = await student.PostAsJsonAsync("/api/answers/put-by", AboutAll(Asked, one)).JsonAsync();
         Assert.True(states["timetables"]![0]!["holds"]!.GetValue<bool>());
 
@@ -237,10 +209,10 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
     public async Task Survival_nearest_place_and_name_are_the_engines()
     {
         var student = await server.StudentAsync();
-        var one = PutBy(3);
+        var one = Timetables.PutBy(3);
         var survival = await student.PostAsJsonAsync("/api/answers/survival", About(one)).JsonAsync();
         var expected = Survival.Of(
-            Spring,
+            SpringTimetables.Spring,
             AskJson.Read(Encoding.UTF8.GetBytes(Asked.ToJsonString())).Value,
             one.Numbers
         );
@@ -287,7 +259,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
     public async Task Timetables_are_compared_by_measures_and_sentences()
     {
         var student = await server.StudentAsync();
-        PutByTimetable[] three = [PutBy(1, "A"), PutBy(5, "B"), PutBy(9, "C")];
+        PutByTimetable[] three = [Timetables.PutBy(1, "A"), Timetables.PutBy(5, "B"), Timetables.PutBy(9, "C")];
         var compared = await student.PostAsJsonAsync("/api/answers/compared", AboutAll(Asked, three)).JsonAsync();
         Assert.Equal(MeasureList.All.Count, compared["rows"]!.AsArray().Count);
         Assert.Equal(
@@ -296,7 +268,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         );
         var idle = compared["rows"]!.AsArray().Single(row => row!["measure"]!.GetValue<string>() == "idleMinutes")!;
         Assert.Equal(
-            new[] { 1, 5, 9 }.Select(rank => Best[rank - 1].Measures[IdleMinutes.Measure]),
+            new[] { 1, 5, 9 }.Select(rank => Timetables.Of(rank).Measures[IdleMinutes.Measure]),
             idle["values"]!.AsArray().Select(value => (int?)value!.GetValue<int>())
         );
         await student.PostAsJsonAsync("/api/answers/compared", AboutAll(Asked)).JsonAsync(400);
@@ -309,7 +281,7 @@ public sealed class PutByTests(RunningServer server) : IClassFixture<RunningServ
         var lecture = new JsonObject
         {
             ["ask"] = Asked.DeepClone(),
-            ["sections"] = new JsonArray(Numbers(PutBy(1))[0]!.DeepClone()),
+            ["sections"] = new JsonArray(Numbers(Timetables.PutBy(1))[0]!.DeepClone()),
         };
         await student.PostAsJsonAsync("/api/answers/survival", lecture).JsonAsync(422);
         lecture["sections"] = new JsonArray("00000");

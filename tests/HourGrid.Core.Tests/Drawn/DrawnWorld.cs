@@ -53,7 +53,7 @@ internal static class DrawnWorld
             new MeetingPattern(days, time, "", campus, dates.From, dates.To, stride)
     );
 
-    private static readonly Gen<SeatFigures> Seats = Gen.Select(
+    public static readonly Gen<SeatFigures> Seats = Gen.Select(
         Gen.Int[8, 12],
         Gen.Int[5, 11],
         Gen.Int[0, 2],
