@@ -4,6 +4,7 @@ using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.Mvc.Testing.Handlers;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace HourGrid.Server.Tests;
 
@@ -12,6 +13,7 @@ public sealed class RunningServer : IDisposable
 {
     private readonly string catalogue;
     private readonly (string Setting, string Value)[] settings;
+    private readonly TimeProvider? clock;
     private readonly DirectoryInfo folder;
     private readonly ConcurrentDictionary<HttpClient, CookieContainer> jars = [];
     private WebApplicationFactory<Program> host;
@@ -20,9 +22,13 @@ public sealed class RunningServer : IDisposable
         : this(TestPaths.Repository("demo", "saltmere.catalogue.json")) { }
 
     private RunningServer(string catalogue, params (string Setting, string Value)[] settings)
+        : this(null, catalogue, settings) { }
+
+    private RunningServer(TimeProvider? clock, string catalogue, (string Setting, string Value)[] settings)
     {
         this.catalogue = catalogue;
         this.settings = settings;
+        this.clock = clock;
         folder = Directory.CreateTempSubdirectory("hour-grid-test-");
         host = Start();
     }
@@ -42,10 +48,24 @@ public sealed class RunningServer : IDisposable
             ("Registrar:Key", "a key of this test")
         );
 
+    /// <summary>The same by a clock of the test's.</summary>
+    public static RunningServer At(TimeProvider clock) =>
+        new(clock, TestPaths.Repository("demo", "saltmere.catalogue.json"), []);
+
+    public IServiceProvider Services => host.Services;
+
     public string DataFolder => folder.FullName;
 
     /// <summary>A browser of its own: it keeps its cookies.</summary>
     public HttpClient Browser() => Browser(new CookieContainer());
+
+    /// <summary>A browser that has a cookie already.</summary>
+    public HttpClient BrowserWith(string cookie, string value)
+    {
+        var jar = new CookieContainer();
+        jar.Add(new Uri("http://localhost/"), new Cookie(cookie, value));
+        return Browser(jar);
+    }
 
     /// <summary>A program that keeps no cookies.</summary>
     public HttpClient Stranger() => host.CreateDefaultClient();
@@ -88,6 +108,8 @@ public sealed class RunningServer : IDisposable
             web.UseSetting("FirstCatalogue", catalogue);
             foreach (var (setting, value) in settings)
                 web.UseSetting(setting, value);
+            if (clock is not null)
+                web.ConfigureServices(services => services.AddSingleton(clock));
         });
 }
 

@@ -25,6 +25,28 @@ public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<Runni
         Assert.Equal(HttpStatusCode.Unauthorized, (await stranger.GetAsync($"/registrar/{path}")).StatusCode);
     }
 
+    /// <summary>What a university's own service has to answer, see <c>docs/running.md</c>.</summary>
+    [Fact]
+    public async Task It_describes_all_that_it_answers()
+    {
+        var described = (await campus.Begun().GetFromJsonAsync<JsonNode>("/openapi.json"))!["paths"]!
+            .AsObject()
+            .SelectMany(path => path.Value!.AsObject().Select(operation => $"{operation.Key} {path.Key}"))
+            .Where(one => one.Contains("/registrar/", StringComparison.Ordinal));
+        Assert.Equal(
+            [
+                "get /registrar/events",
+                "get /registrar/students/{student}/permissions",
+                "get /registrar/students/{student}/record",
+                "get /registrar/terms/{term}",
+                "get /registrar/terms/{term}/seats",
+                "post /registrar/permissions",
+                "post /registrar/students/{student}/holds/{hold}/agreement",
+            ],
+            described.Order(StringComparer.Ordinal)
+        );
+    }
+
     [Fact]
     public async Task Records_are_those_of_the_files()
     {
