@@ -36,8 +36,14 @@ export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
 /** Lists of courses, in which some are shown with or without a seat. */
 const lists = ['search', 'suggestions', 'numbers'];
 
-/** Whether what was asked so may be other when sections of some courses change between free and full. */
+/** Whether what was asked so tells how many seats are left: timetables side by side, and what if a section fills. */
+export function tellsSeats(queryKey: readonly unknown[]): boolean {
+  return ['compared', 'survival'].includes(String(queryKey[0]));
+}
+
+/** Whether what was asked so may be other when the seats of some courses of a term are. */
 export function restsOn(queryKey: readonly unknown[], term: string, courses: readonly string[]): boolean {
+  if (courses.length === 0) return false;
   if (lists.includes(String(queryKey[0]))) return queryKey[1] === term;
   const texts = queryKey.filter((part) => typeof part === 'string');
   // An ask stands in its key as it is sent, and courses beside it as a list.

@@ -1,7 +1,7 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { listenToNews, type News } from '@/api/news';
-import { isOfCatalogue, restsOn } from '@/api/queries';
+import { isOfCatalogue, restsOn, tellsSeats } from '@/api/queries';
 import { isOfRecord } from '@/api/recordQueries';
 
 /** Asks again for whatever the news make out of date, and for nothing else. */
@@ -31,10 +31,15 @@ function take(client: QueryClient, news: News): void {
   }
 }
 
-/** A seat more or less is shown; whether there is any decides what is possible, and is answered anew where it matters. */
+/**
+ * A seat more or less is shown where seats are; whether there is any decides what is possible, and is answered anew where it
+ * matters.
+ */
 function takeSeats(client: QueryClient, { term, courses }: Extract<News, { kind: 'seats' }>): void {
   for (const { course } of courses) void client.invalidateQueries({ queryKey: ['course', term, course] });
   const turned = courses.filter((one) => one.hasTurned).map((one) => one.course);
-  if (turned.length > 0)
-    void client.invalidateQueries({ predicate: ({ queryKey }) => restsOn(queryKey, term, turned) });
+  const changed = courses.map((one) => one.course);
+  void client.invalidateQueries({
+    predicate: ({ queryKey }) => restsOn(queryKey, term, tellsSeats(queryKey) ? changed : turned),
+  });
 }
