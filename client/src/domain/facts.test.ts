@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Course, PutBy, PutByState, Ranked } from '@/api/client';
 import { addCourse, chooseBetween, limitCourse, markSection, wantedOf } from './edits';
 import { cardFacts, factsOf, sayFacts } from './facts';
-import { sayTenths } from './measures';
+import { sayTenths } from '@/wording/measures';
 import { sayLimits, sayTake } from './limits';
 import { differsInWeightsAlone, isWalkPosition, nearest } from './walkPosition';
 import { sayBroken } from './sayBroken';

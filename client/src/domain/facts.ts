@@ -2,7 +2,7 @@ import type { Ranked } from '@/api/client';
 import { sayCount } from '@/wording/counts';
 import { minuteOf } from '@/lib/time';
 import { sayHours, sayLength } from '@/wording/times';
-import { type MeasureSaid, measureList, sayTenths, type Weights } from './measures';
+import { type MeasureSaid, measureList, sayTenths, type Weights } from '@/wording/measures';
 import { wording } from '@/wording/domain/facts';
 import { common } from '@/wording/common';
 import { counted } from '@/wording/counted';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Ask, Break, TimeBlock } from '@/api/client';
 import { addCourse, chooseBetween, limitCourse, markSection, setLimits } from './edits';
 import { liftRules, removeRule, type Rule, rulesOf, switchRule } from './rules';
-import { noLimits } from './dayLimits';
+import { noLimits } from '@/wording/dayLimits';
 import { testAsk } from './testAsk';
 import { sayAll, sayPath } from './rulePaths';
 

@@ -6,7 +6,7 @@ import { isSame } from '@/lib/isSame';
 import { sayMode } from '@/wording/modes';
 import { minuteOf } from '@/lib/time';
 import { sayHours, sayLength } from '@/wording/times';
-import { type DayLimit, type DayLimits, dayLimits, noLimits, sayLimit } from './dayLimits';
+import { type DayLimit, type DayLimits, dayLimits, noLimits, sayLimit } from '@/wording/dayLimits';
 import { leaveEitherOr, replaceBlock, replaceBreak, setCampus, setLimits } from './edits';
 import { wording } from '@/wording/domain/rules';
 import { common } from '@/wording/common';

@@ -1,6 +1,6 @@
 import type { Ask, Measures } from '@/api/client';
-import { noLimits } from './dayLimits';
-import { measureList, weightsOf } from './measures';
+import { noLimits } from '@/wording/dayLimits';
+import { measureList, weightsOf } from '@/wording/measures';
 
 /** For tests: weights of nothing but what they need. */
 export function testWeights(change: Partial<Ask['weights']> = {}): Ask['weights'] {

@@ -2,7 +2,7 @@ import { freeWithin } from './BreakBracket';
 import { describe, expect, it } from 'vitest';
 import type { Course, Section, TimeBlock } from '@/api/client';
 // The cases stand with the tests of the server, whose pictures are held to them too.
-// eslint-disable-next-line no-restricted-imports
+// eslint-disable-next-line @typescript-eslint/no-restricted-imports
 import weeksOfPictures from '../../../tests/geometry/weeks.json';
 import { along, axisFitting, axisFor, hoursOf } from './axis';
 import { drawn, goingOn, moved, newBlock, onDaysShifted, sayBlock, stretched } from './blocks';

@@ -1,6 +1,6 @@
 import type { MeasureRow } from '@/api/client';
 import { sayLength } from '@/wording/times';
-import { measureOf } from '@/domain/measures';
+import { measureOf } from '@/wording/measures';
 import { wording } from '@/wording/lineup/measures';
 import { common } from '@/wording/common';
 

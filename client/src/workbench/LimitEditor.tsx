@@ -4,7 +4,7 @@ import { daysOf } from '@/lib/days';
 import { sayMode } from '@/wording/modes';
 import { apiTime, minuteOf, readTime } from '@/lib/time';
 import { sayTime } from '@/wording/times';
-import { isDayLimit, numberOf } from '@/domain/dayLimits';
+import { isDayLimit, numberOf } from '@/wording/dayLimits';
 import { setCampus, setLimits } from '@/domain/edits';
 import { type SingleRule } from '@/domain/rules';
 import { DayToggles } from '@/ui/DayToggles';

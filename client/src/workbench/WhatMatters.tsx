@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Ask } from '@/api/client';
 import { isSame } from '@/lib/isSame';
 import { setWeights } from '@/domain/edits';
-import { weighed, type Weights } from '@/domain/measures';
+import { weighed, type Weights } from '@/wording/measures';
 import { Fader } from '@/ui/Fader';
 import { IconButton } from '@/ui/IconButton';
 import { Select } from '@/ui/Select';

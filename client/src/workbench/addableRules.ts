@@ -1,5 +1,5 @@
 import type { Ask } from '@/api/client';
-import { dayLimits, labelOf, startOf } from '@/domain/dayLimits';
+import { dayLimits, labelOf, startOf } from '@/wording/dayLimits';
 import { setCampus, setLimits } from '@/domain/edits';
 import type { SingleRule } from '@/domain/rules';
 import { wording } from '@/wording/workbench/addableRules';

@@ -1,4 +1,4 @@
-import { type Weights, weightsOf } from '@/domain/measures';
+import { type Weights, weightsOf } from '@/wording/measures';
 import { wording } from '@/wording/workbench/startingPoints';
 
 const nothing = weightsOf({ soft: 50, breaksMissed: 50, wanted: 100 });

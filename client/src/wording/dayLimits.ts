@@ -1,11 +1,10 @@
 import type { Ask } from '@/api/client';
 import { type Day, daysOf } from '@/lib/days';
-import { sayDays } from '@/wording/days';
+import { sayDays } from './days';
 import { minuteOf } from '@/lib/time';
-import { sayLength, sayTime } from '@/wording/times';
-import { wording } from '@/wording/domain/dayLimits';
-import { common } from '@/wording/common';
-import { counted } from '@/wording/counted';
+import { sayLength, sayTime } from './times';
+import { common } from './common';
+import { counted } from './counted';
 
 export type DayLimits = Ask['dayLimits'];
 export type DayLimit = keyof DayLimits;
@@ -24,57 +23,57 @@ type Described<Value> = {
 
 const described: { [Limit in DayLimit]: Described<DayLimits[Limit]> } = {
   earliestStart: {
-    label: wording.earliestStart,
+    label: 'Earliest start',
     none: null,
     start: '09:00',
-    say: (time) => wording.noClassBefore(sayTime(minuteOf(time))),
+    say: (time) => `No class before ${sayTime(minuteOf(time))}`,
   },
   latestEnd: {
-    label: wording.latestEnd,
+    label: 'Latest end',
     none: null,
     start: '18:00',
-    say: (time) => wording.noClassAfter(sayTime(minuteOf(time))),
+    say: (time) => `No class after ${sayTime(minuteOf(time))}`,
   },
   daysOff: {
     label: common.daysOff,
     none: [],
     start: ['fri'] satisfies Day[],
-    say: (days) => wording.offDays(sayDays(daysOf(days))),
+    say: (days) => `Off: ${sayDays(daysOf(days))}`,
   },
   maxDays: {
-    label: wording.mostClassDays,
+    label: 'Most class days',
     none: null,
     start: 4,
-    say: (days) => wording.atMostWeek(counted.classDays(days)),
-    input: { label: common.atMost, unit: wording.classDaysWeek, most: 7, step: 1 },
+    say: (days) => `At most ${counted.classDays(days)} a week`,
+    input: { label: common.atMost, unit: 'class days a week', most: 7, step: 1 },
   },
   maxMinutesPerDay: {
-    label: wording.mostClassDay,
+    label: 'Most class a day',
     none: null,
     start: 360,
-    say: (minutes) => wording.atMostOfClassDay(sayLength(minutes)),
-    input: { label: common.atMost, unit: wording.minutesOfClassDay, most: 1440, step: 15 },
+    say: (minutes) => `At most ${sayLength(minutes)} of class a day`,
+    input: { label: common.atMost, unit: 'minutes of class a day', most: 1440, step: 15 },
   },
   maxStretchMinutes: {
-    label: wording.longestUnbrokenStretch,
+    label: 'Longest unbroken stretch',
     none: null,
     start: 240,
-    say: (minutes) => wording.atMostWithoutPause(sayLength(minutes)),
-    input: { label: common.atMost, unit: wording.minutesWithoutPause, most: 1440, step: 15 },
+    say: (minutes) => `At most ${sayLength(minutes)} without a pause`,
+    input: { label: common.atMost, unit: 'minutes without a pause', most: 1440, step: 15 },
   },
   minutesBetween: {
-    label: wording.minutesBetweenClasses,
+    label: 'Minutes between classes',
     none: 0,
     start: 10,
-    say: (minutes) => wording.minBetweenClasses(minutes),
-    input: { label: common.atLeast, unit: wording.minutesBetween, most: 240, step: 5 },
+    say: (minutes) => `${minutes} min between classes`,
+    input: { label: common.atLeast, unit: 'minutes between classes', most: 240, step: 5 },
   },
   restMinutes: {
-    label: wording.restBetweenDays,
+    label: 'Rest between days',
     none: null,
     start: 720,
-    say: (minutes) => wording.ofRestBetweenDays(sayLength(minutes)),
-    input: { label: common.atLeast, unit: wording.minutesFromOneDay, most: 1440, step: 15 },
+    say: (minutes) => `${sayLength(minutes)} of rest between days`,
+    input: { label: common.atLeast, unit: 'minutes from one day to the next', most: 1440, step: 15 },
   },
 };
 

@@ -1,10 +1,9 @@
 import type { Ask, Measures } from '@/api/client';
-import { sayCount } from '@/wording/counts';
+import { sayCount } from './counts';
 import { minuteOf } from '@/lib/time';
-import { sayHours, sayLength, sayTime } from '@/wording/times';
-import { wording } from '@/wording/domain/measures';
-import { common } from '@/wording/common';
-import { counted } from '@/wording/counted';
+import { sayHours, sayLength, sayTime } from './times';
+import { common } from './common';
+import { counted } from './counted';
 
 export type Weights = Ask['weights'];
 
@@ -30,77 +29,77 @@ const hours = ({ earliestStart, latestEnd }: Measures) =>
 /** All measures, in the order in which they stand wherever they are listed. */
 export const measureList = {
   classDays: {
-    name: wording.daysWithClass,
+    name: 'Days with class',
     say: count,
-    weight: { name: 'classDays', gives: wording.fewerDays },
+    weight: { name: 'classDays', gives: 'Fewer days' },
     card: ({ classDays }) => counted.days(classDays),
   },
   idleMinutes: {
-    name: wording.betweenClassesWeek,
+    name: 'Between classes a week',
     say: sayLength,
-    weight: { name: 'idle', gives: wording.lessIdleTime },
-    card: ({ idleMinutes }) => wording.idleLength(sayLength(idleMinutes)),
+    weight: { name: 'idle', gives: 'Less idle time' },
+    card: ({ idleMinutes }) => `idle ${sayLength(idleMinutes)}`,
   },
   earliestStart: {
-    name: wording.firstClassStarts,
+    name: 'First class starts',
     say: sayTime,
-    weight: { name: 'laterStart', gives: wording.laterStart },
+    weight: { name: 'laterStart', gives: 'Later start' },
     card: hours,
   },
   latestEnd: {
-    name: wording.lastClassEnds,
+    name: 'Last class ends',
     say: sayTime,
-    weight: { name: 'earlierFinish', gives: wording.earlierFinish },
+    weight: { name: 'earlierFinish', gives: 'Earlier finish' },
     card: hours,
   },
-  longestDay: { name: wording.longestDay, say: sayLength },
+  longestDay: { name: 'Longest day', say: sayLength },
   longestStretch: {
-    name: wording.longestWithoutPause,
+    name: 'Longest without a pause',
     say: sayLength,
-    weight: { name: 'stretch', gives: wording.shorterStretches },
-    card: ({ longestStretch }) => wording.lengthUnbroken(sayLength(longestStretch)),
+    weight: { name: 'stretch', gives: 'Shorter stretches' },
+    card: ({ longestStretch }) => `${sayLength(longestStretch)} unbroken`,
   },
   campusMovesTenths: {
-    name: wording.campusMovesWeek,
+    name: 'Campus moves a week',
     say: sayTenths,
-    weight: { name: 'moves', gives: wording.fewerMoves },
-    card: ({ campusMovesTenths }) => wording.moves(sayTenths(campusMovesTenths), campusMovesTenths === 10),
+    weight: { name: 'moves', gives: 'Fewer moves' },
+    card: ({ campusMovesTenths }) =>
+      `${sayTenths(campusMovesTenths)} ${campusMovesTenths === 10 ? 'move' : 'moves'}`,
   },
   softMinutes: {
-    name: wording.inRatherNotHoursWeek,
+    name: 'In rather-not hours a week',
     say: sayLength,
-    weight: { name: 'soft', gives: wording.ratherNotHours },
-    card: ({ softMinutes }) => (softMinutes > 0 ? wording.ratherNot(sayLength(softMinutes)) : null),
+    weight: { name: 'soft', gives: 'Rather-not hours' },
+    card: ({ softMinutes }) => (softMinutes > 0 ? `${sayLength(softMinutes)} rather not` : null),
   },
   breaksMissed: {
-    name: wording.breaksMissedWeek,
+    name: 'Breaks missed a week',
     say: count,
-    weight: { name: 'breaksMissed', gives: wording.wishedBreaks },
-    card: ({ breaksMissed }) =>
-      breaksMissed > 0 ? wording.breaksMissed(counted.breaks(breaksMissed)) : null,
+    weight: { name: 'breaksMissed', gives: 'Wished breaks' },
+    card: ({ breaksMissed }) => (breaksMissed > 0 ? `${counted.breaks(breaksMissed)} missed` : null),
   },
   seatsToSpare: {
-    name: wording.fewestSeatsLeft,
+    name: 'Fewest seats left',
     say: count,
-    weight: { name: 'seats', gives: wording.seatsToSpare },
-    card: ({ seatsToSpare }) => wording.seatsSpare(counted.seats(seatsToSpare)),
+    weight: { name: 'seats', gives: 'Seats to spare' },
+    card: ({ seatsToSpare }) => `${counted.seats(seatsToSpare)} spare`,
   },
   awayMinutes: {
-    name: wording.awayFromCampusWeek,
+    name: 'Away from your campus a week',
     say: sayLength,
-    weight: { name: 'away', gives: wording.preferredCampus },
-    card: ({ awayMinutes }) => wording.lengthAway(sayLength(awayMinutes)),
+    weight: { name: 'away', gives: 'Preferred campus' },
+    card: ({ awayMinutes }) => `${sayLength(awayMinutes)} away`,
   },
   onTheWayMinutes: {
-    name: wording.onWayWeek,
+    name: 'On the way a week',
     say: sayLength,
-    weight: { name: 'onTheWay', gives: wording.lessOnWay },
-    card: ({ onTheWayMinutes }) => wording.onWay(sayLength(onTheWayMinutes)),
+    weight: { name: 'onTheWay', gives: 'Less on the way' },
+    card: ({ onTheWayMinutes }) => `${sayLength(onTheWayMinutes)} on the way`,
   },
   wantedTaken: {
-    name: wording.coursesTaken,
+    name: 'Courses taken',
     say: count,
-    weight: { name: 'wanted', gives: wording.moreCourses },
+    weight: { name: 'wanted', gives: 'More courses' },
   },
 } satisfies Record<keyof Measures, MeasureSaid>;
 
