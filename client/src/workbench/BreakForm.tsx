@@ -89,7 +89,7 @@ export function BreakForm({ wanted, change, onClose }: Props) {
           <Radios name={`${id}-strength`} choices={strengths} value={strength} onChange={setStrength} />
         </FieldGroup>
         <FormButtons
-          save={wanted ? common.save : wording.addBreak}
+          save={wanted ? common.save : wording.newBreak}
           onRemove={wanted && (() => change((now) => replaceBreak(now, wanted, null)))}
           onClose={onClose}
         />

@@ -1,4 +1,5 @@
 using System.Collections.Frozen;
+using System.Collections.Immutable;
 using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Searching;
@@ -66,7 +67,7 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
     public DateTime SeatsAsOf(TermId term, CourseId course)
     {
         var (live, printed) = (current.Live, current.SeatsAsOfUtc);
-        return live is not null && live.Seats.ContainsKey(term)
+        return live is not null && live.Terms.Contains(term)
             ? live.LostUtc ?? time.GetUtcNow().UtcDateTime
             : printed.GetValueOrDefault((term, course), DateTime.UnixEpoch);
     }
@@ -102,7 +103,9 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
                 term =>
                 {
                     var index = new CourseIndex(kept.Catalogue.SnapshotOf(term.Id)!);
-                    return current.Live?.Seats.GetValueOrDefault(term.Id) is { } seats ? index.With(seats) : index;
+                    return current.Live?.Terms.Contains(term.Id) == true && Find(term.Id) is { } before
+                        ? index.With(SeatsIn(before))
+                        : index;
                 }
             ),
             kept.SeatsAsOfUtc,
@@ -124,21 +127,14 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
         try
         {
             var before = current;
-            var known =
-                before.Live?.Seats
-                ?? FrozenDictionary<TermId, IReadOnlyDictionary<RegistrationNumber, SeatFigures>>.Empty;
-            var newer = known.ToDictionary();
             var byTerm = before.ByTerm.ToDictionary();
             var changes = new List<SeatChange>();
-            foreach (var ofTerm in seats.GroupBy(section => new TermId(section.Term)))
+            var told = seats.ToLookup(section => new TermId(section.Term));
+            foreach (var ofTerm in told)
             {
                 var figures = new Dictionary<RegistrationNumber, SeatFigures>();
                 foreach (var section in ofTerm)
                     figures[new(section.Number)] = section.Figures;
-                var all = known.TryGetValue(ofTerm.Key, out var some) ? some.ToDictionary() : [];
-                foreach (var (number, figure) in figures)
-                    all[number] = figure;
-                newer[ofTerm.Key] = all;
                 if (!byTerm.TryGetValue(ofTerm.Key, out var index))
                     continue;
                 var with = byTerm[ofTerm.Key] = index.With(figures);
@@ -154,7 +150,7 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
             current = before with
             {
                 ByTerm = changes.Count > 0 ? byTerm.ToFrozenDictionary() : before.ByTerm,
-                Live = new(newer.ToFrozenDictionary(), LostUtc: null),
+                Live = new([.. before.Live?.Terms ?? [], .. told.Select(ofTerm => ofTerm.Key)], LostUtc: null),
             };
             return changes;
         }
@@ -163,6 +159,11 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
             reading.Release();
         }
     }
+
+    private static Dictionary<RegistrationNumber, SeatFigures> SeatsIn(CatalogueSnapshot snapshot) =>
+        snapshot
+            .Courses.SelectMany(course => course.Sections)
+            .ToDictionary(section => section.Number, section => section.Section.Seats);
 
     /// <summary>Seats stay as they are from now on: the registrar is not heard.</summary>
     public void LoseSeats()
@@ -195,10 +196,7 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
         public LiveSeats? Live { get; init; }
     }
 
-    /// <param name="Seats">What the registrar told last, by term and section.</param>
+    /// <param name="Terms">Terms whose seats the registrar told; the figures stand in their snapshots.</param>
     /// <param name="LostUtc">Since when it is not heard any more; null while it is.</param>
-    private sealed record LiveSeats(
-        FrozenDictionary<TermId, IReadOnlyDictionary<RegistrationNumber, SeatFigures>> Seats,
-        DateTime? LostUtc
-    );
+    private sealed record LiveSeats(ImmutableHashSet<TermId> Terms, DateTime? LostUtc);
 }

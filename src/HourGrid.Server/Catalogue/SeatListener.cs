@@ -12,6 +12,9 @@ internal sealed class SeatListener(CurrentCatalogue catalogue, PageNews news) : 
     /// <summary>The import whose terms were read.</summary>
     private int import;
 
+    /// <summary>A newer catalogue may have brought terms that were not read yet.</summary>
+    public bool MustReadAgain => import != catalogue.Import;
+
     public async Task<long?> ReadAsync(RegistrarClient registrar, CancellationToken cancellation)
     {
         import = catalogue.Import;
@@ -29,9 +32,6 @@ internal sealed class SeatListener(CurrentCatalogue catalogue, PageNews news) : 
 
     public async Task TakeAsync(IReadOnlyList<RegistrarEvent> events, CancellationToken cancellation)
     {
-        // Terms that a newer catalogue brought were not read yet: the connection begins anew, and with it the reading.
-        if (import != catalogue.Import)
-            throw new InvalidOperationException("The catalogue has changed.");
         await KeepAsync(
             [
                 .. events

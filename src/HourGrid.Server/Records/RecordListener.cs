@@ -7,6 +7,8 @@ namespace HourGrid.Server.Records;
 /// <summary>Has records read again of which the registrar tells that something changed, and tells their students' pages.</summary>
 internal sealed class RecordListener(KnownRecords records, PageNews news) : IRegistrarListener
 {
+    public bool MustReadAgain => false;
+
     public Task<long?> ReadAsync(RegistrarClient registrar, CancellationToken cancellation)
     {
         // What is remembered may have changed while nothing was heard.

@@ -9,6 +9,9 @@ internal interface IRegistrarListener
     /// <returns>The last event that is in what was read; null where nothing was read.</returns>
     Task<long?> ReadAsync(RegistrarClient registrar, CancellationToken cancellation);
 
+    /// <summary>Whether what was read is not all that is wanted by now.</summary>
+    bool MustReadAgain { get; }
+
     /// <summary>What happened, in order. Something that was told may be told again.</summary>
     Task TakeAsync(IReadOnlyList<RegistrarEvent> events, CancellationToken cancellation);
 
@@ -89,7 +92,7 @@ internal sealed partial class RegistrarFeed(
             while (heard.Reader.TryRead(out var one))
                 some.Add(one);
             // A registrar whose events begin anew has forgotten what it told.
-            if (last is not null && some[0].Id < last)
+            if ((last is not null && some[0].Id < last) || all.Any(one => one.MustReadAgain))
             {
                 last = null;
                 await silence.CancelAsync();

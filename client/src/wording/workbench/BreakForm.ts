@@ -9,6 +9,6 @@ export const wording = {
   freeTimeMayMove: 'Free time that may move: so many minutes somewhere between two hours.',
   minutes: 'Minutes',
   between: 'Between',
-  addBreak: 'Add the break',
+  newBreak: 'Add the break',
   howStrongly: 'How strongly',
 };
