@@ -65,7 +65,7 @@ test('a way back that is not ours, and an answer that was not asked for, lead to
   await page.goto('/api/sign-in?from=https%3A%2F%2Felsewhere.example%2F');
   await page.getByRole('button', { name: /Mika Lund/ }).click();
   await expect(account(page, 'Mika Lund')).toBeVisible();
-  expect(new URL(page.url()).pathname).toMatch(/^\/2027SP\//);
+  await expect(page).toHaveURL(/^http:\/\/127\.0\.0\.1:\d+\/2027SP\//);
   await signOut(page, 'Mika Lund');
 
   await page.goto('/signin-oidc?code=made-up&state=made-up');
