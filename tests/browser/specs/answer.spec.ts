@@ -211,6 +211,8 @@ test('all laid out, filtered by facts, and the most different', async ({ page })
 test('one week of the term is shown as it is', async ({ page }) => {
   const workbench = await Workbench.open(page);
   await workbench.add('GLZ 233', 'GLZ 234');
+  await expect(workbench.classes.filter({ hasText: 'GLZ 233' }).first()).toBeVisible();
+  await expect(workbench.classes.filter({ hasText: 'GLZ 234' }).first()).toBeVisible();
   const all = await workbench.classes.count();
   await page.getByRole('button', { name: /^Week 2,/ }).click();
   await expect.poll(() => workbench.classes.count()).toBeLessThan(all);
