@@ -1,0 +1,136 @@
+namespace HourGrid.Core.Requirements.Assigning;
+
+/// <summary>What is decided for a group of leaves while it is relaxed: compared by its values, so that answers are kept.</summary>
+/// <param name="Levels">By leaf of the problem, a bit for each level on which what it is short of counts.</param>
+/// <param name="Bounds">By leaf and level, how what it gets is bounded.</param>
+/// <param name="Fixed">By pair of the problem, 1 where the course is to be given to the leaf, -1 where it is not to, 0 where that is open.</param>
+internal readonly record struct Decisions(byte[] Levels, LeafBound[] Bounds, sbyte[] Fixed)
+{
+    /// <summary>All that matters to one group, as a text.</summary>
+    public string KeyOf(AssignmentProblem problem, LeafGroup group)
+    {
+        var key = new char[group.Pairs.Count];
+        for (var i = 0; i < key.Length; i++)
+        {
+            var leaf = problem.Pairs[group.Pairs[i]].Leaf;
+            var bounds = 0;
+            for (var level = 0; level < AssignmentProblem.Levels; level++)
+                bounds = (bounds << 1) | (int)Bounds[(leaf * AssignmentProblem.Levels) + level];
+            key[i] = (char)((Levels[leaf] << 5) | (bounds << 2) | (Fixed[group.Pairs[i]] + 1));
+        }
+        return new(key);
+    }
+}
+
+/// <summary>The best that a group of leaves could do by its bounds.</summary>
+/// <param name="Short">What its leaves would be short of, on the levels where that counts; at most what any assignment leaves.</param>
+/// <param name="Given">The pairs of the problem that it gives.</param>
+/// <param name="Misjudged">
+/// Leaf and level, the bound of which differs from what the pairs given bring; in the order of levels, then of leaves.
+/// </param>
+internal sealed record RelaxedGroup(
+    ShortageVector Short,
+    IReadOnlyList<int> Given,
+    IReadOnlyList<(int Leaf, int Level)> Misjudged
+);
+
+/// <summary>
+/// The assignment of a group of leaves with what a leaf gets bounded from above, so that it is a flow of least cost: exact
+/// where every course brings a leaf as much as the others, and wherever nothing is misjudged.
+/// </summary>
+internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group, Decisions decisions)
+{
+    private const int Levels = AssignmentProblem.Levels;
+
+    // Costs are compared level by level, and then by the number of pairs: 34 bits for each level, 20 for the pairs.
+    private static readonly Int128[] WeightOf = [Int128.One << 88, Int128.One << 54, Int128.One << 20];
+
+    private readonly Dictionary<int, LeafNeeds> needs = [];
+
+    /// <summary>Solves it.</summary>
+    /// <param name="isInOrder">Whether of equals the one is wanted whose pairs are first; else any.</param>
+    public RelaxedGroup Solve(bool isInOrder)
+    {
+        var given = new List<int>();
+        var taken = new HashSet<int>();
+        foreach (var leaf in group.Pairs.GroupBy(pair => problem.Pairs[pair].Leaf))
+            if (decisions.Levels[leaf.Key] != 0)
+                needs[leaf.Key] = new(problem, decisions, leaf.Key, [.. leaf]);
+        foreach (var pair in group.Pairs.Where(pair => decisions.Fixed[pair] > 0))
+        {
+            given.Add(pair);
+            taken.Add(problem.Pairs[pair].Course);
+        }
+        given.AddRange(Flow(taken, isInOrder));
+        given.Sort();
+        return Judge(given);
+    }
+
+    private List<int> Flow(HashSet<int> taken, bool isInOrder)
+    {
+        var network = new FlowNetwork();
+        var courses = new Dictionary<int, int>();
+        var arcs = new List<(int Pair, int Arc)>();
+        foreach (var (leaf, need) in needs)
+        {
+            // Completed courses count on three levels, those under way on two, planned ones on one.
+            var byStatus = new[] { network.AddNode(), network.AddNode(), network.AddNode() };
+            for (var status = 0; status < Levels; status++)
+            {
+                var next = status == Levels - 1 ? FlowNetwork.SinkNode : byStatus[status + 1];
+                var level = Levels - 1 - status;
+                if (need.IsByCount(level))
+                    AddSteps(network, byStatus[status], next, need, level);
+                network.AddArc(byStatus[status], next, group.Pairs.Count, 0);
+            }
+            foreach (var pair in need.Open)
+            {
+                var one = problem.Pairs[pair];
+                if (taken.Contains(one.Course))
+                    continue;
+                if (!courses.TryGetValue(one.Course, out var node))
+                {
+                    courses[one.Course] = node = network.AddNode();
+                    network.AddArc(FlowNetwork.SourceNode, node, 1, 0);
+                }
+                Int128 cost = 1;
+                for (var level = 0; level < Levels; level++)
+                    if (one.CountsAt(level) && need.IsBySum(level))
+                        cost -= WeightOf[level] * need.GainOf(one, level);
+                arcs.Add((pair, network.AddArc(node, byStatus[one.Status], 1, cost)));
+            }
+        }
+        network.SendWhatPays();
+        if (isInOrder)
+            network.PreferInOrder([.. arcs.OrderBy(arc => arc.Pair).Select(arc => arc.Arc)]);
+        return [.. arcs.Where(arc => network.FlowOn(arc.Arc) > 0).Select(arc => arc.Pair)];
+    }
+
+    /// <summary>One unit after the other brings the most that one can, and the last the rest.</summary>
+    private static void AddSteps(FlowNetwork network, int from, int to, LeafNeeds need, int level)
+    {
+        var most = need.MostOfOne(level);
+        var (whole, rest) = Math.DivRem(need.NeedAt(level), most);
+        if (whole > 0)
+            network.AddArc(from, to, (int)Math.Min(whole, int.MaxValue / 4), -WeightOf[level] * most);
+        if (rest > 0)
+            network.AddArc(from, to, 1, -WeightOf[level] * rest);
+    }
+
+    private RelaxedGroup Judge(List<int> given)
+    {
+        var total = new long[Levels];
+        var misjudged = new List<(int Leaf, int Level)>();
+        for (var level = 0; level < Levels; level++)
+            foreach (var (leaf, need) in needs)
+            {
+                if (!need.Counts(level))
+                    continue;
+                var (bound, real) = need.Short(given, level);
+                total[level] += bound;
+                if (bound != real)
+                    misjudged.Add((leaf, level));
+            }
+        return new(new(total[0], total[1], total[2], given.Count), given, misjudged);
+    }
+}

@@ -1,0 +1,74 @@
+namespace HourGrid.Core.Requirements.Assigning;
+
+/// <summary>What a leaf still needs on each level once some pairs are decided, and how what it gets is bounded.</summary>
+internal sealed class LeafNeeds
+{
+    private const int Levels = AssignmentProblem.Levels;
+
+    private readonly AssignmentProblem problem;
+    private readonly int counting;
+    private readonly bool[] isBySum = new bool[Levels];
+    private readonly long[] open = new long[Levels];
+    private readonly long[] mostOfOne = new long[Levels];
+
+    /// <param name="problem">The problem.</param>
+    /// <param name="decisions">What is decided.</param>
+    /// <param name="leaf">The leaf.</param>
+    /// <param name="pairs">All its pairs.</param>
+    public LeafNeeds(AssignmentProblem problem, Decisions decisions, int leaf, IReadOnlyList<int> pairs)
+    {
+        this.problem = problem;
+        counting = decisions.Levels[leaf];
+        Open = [.. pairs.Where(pair => decisions.Fixed[pair] == 0)];
+        var total = problem.Tree.Leaves[leaf].Need.Total.Hundredths;
+        for (var level = 0; level < Levels; level++)
+        {
+            open[level] = Math.Max(0, total - Sum(pairs.Where(pair => decisions.Fixed[pair] > 0), level));
+            var (least, most) = (long.MaxValue, 0L);
+            foreach (var pair in Open)
+            {
+                if (!problem.Pairs[pair].CountsAt(level))
+                    continue;
+                var gain = Math.Min(problem.Pairs[pair].Gain, open[level]);
+                (least, most) = (Math.Min(least, gain), Math.Max(most, gain));
+            }
+            mostOfOne[level] = most;
+            isBySum[level] = least != most && decisions.Bounds[(leaf * Levels) + level] == LeafBound.Sum;
+        }
+    }
+
+    /// <summary>Pairs that are not decided.</summary>
+    public IReadOnlyList<int> Open { get; }
+
+    /// <summary>Whether what the leaf is short of counts on a level.</summary>
+    public bool Counts(int level) => (counting & (1 << level)) != 0;
+
+    /// <summary>Whether anything can be got on a level, bounded by the sum.</summary>
+    public bool IsBySum(int level) => Counts(level) && mostOfOne[level] > 0 && isBySum[level];
+
+    /// <summary>Whether anything can be got on a level, bounded by the count.</summary>
+    public bool IsByCount(int level) => Counts(level) && mostOfOne[level] > 0 && !isBySum[level];
+
+    /// <summary>What is needed besides what is decided.</summary>
+    public long NeedAt(int level) => open[level];
+
+    /// <summary>The most that one open pair brings.</summary>
+    public long MostOfOne(int level) => mostOfOne[level];
+
+    /// <summary>What a pair brings, no more than is needed.</summary>
+    public long GainOf(CandidatePair pair, int level) => Math.Min(pair.Gain, open[level]);
+
+    /// <summary>What is short by the bound, and what really is, if these pairs are given.</summary>
+    public (long Bound, long Real) Short(IReadOnlyList<int> given, int level)
+    {
+        var mine = Open.Where(pair => given.Contains(pair) && problem.Pairs[pair].CountsAt(level)).ToArray();
+        var real = Math.Max(0, open[level] - mine.Sum(pair => problem.Pairs[pair].Gain));
+        var bound = isBySum[level]
+            ? open[level] - mine.Sum(pair => GainOf(problem.Pairs[pair], level))
+            : Math.Max(0, open[level] - (mine.Length * mostOfOne[level]));
+        return (bound, real);
+    }
+
+    private long Sum(IEnumerable<int> pairs, int level) =>
+        pairs.Where(pair => problem.Pairs[pair].CountsAt(level)).Sum(pair => problem.Pairs[pair].Gain);
+}
