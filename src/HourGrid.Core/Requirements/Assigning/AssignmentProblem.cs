@@ -31,6 +31,7 @@ internal sealed class AssignmentProblem
                 )
                     pairs.Add(new(place, course, (int)best.Status, GainOf(leaf, best)));
         Pairs = pairs;
+        AtBest = ShortOfNodes([.. pairs.Select(_ => true)]);
     }
 
     /// <summary>The requirements.</summary>
@@ -42,8 +43,13 @@ internal sealed class AssignmentProblem
     /// <summary>Every leaf with every course that qualifies for it, leaves in file order, then courses in ordinal order.</summary>
     public IReadOnlyList<CandidatePair> Pairs { get; }
 
-    /// <summary>What one course brings a leaf.</summary>
-    public static long GainOf(Requirement.Leaf leaf, CountedEntry entry) =>
+    /// <summary>By level and node, what it would be short of if every course counted wherever it qualifies.</summary>
+    public long[][] AtBest { get; }
+
+    /// <summary>Whether a leaf would have all it needs on a level if every course counted wherever it qualifies.</summary>
+    public bool CanBeFull(int leaf, int level) => AtBest[level][Tree.NodeOfLeaf[leaf]] == 0;
+
+    private static long GainOf(Requirement.Leaf leaf, CountedEntry entry) =>
         leaf.Need is LeafNeed.Courses courses ? courses.Each.Hundredths : entry.Credits.Hundredths;
 
     /// <summary>What the root is short of on each level, and with how many pairs.</summary>

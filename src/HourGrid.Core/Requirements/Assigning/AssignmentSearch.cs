@@ -9,175 +9,90 @@ namespace HourGrid.Core.Requirements.Assigning;
 internal sealed record Assignment(IReadOnlyList<bool> Given, ShortageVector Short, bool IsExact);
 
 /// <summary>
-/// The best assignment, by branch and bound. A node is relaxed to flows of least cost, one for each group of leaves
-/// (<see cref="GroupRelaxation"/>); where the relaxation misjudges a leaf it is bounded the other way, and then one of its pairs
-/// is decided; where a choice among parts is open and matters, one of its parts is.
+/// The best assignment. Once it is decided which parts of choices are taken, groups of leaves have nothing to do with each
+/// other and each is assigned for itself (<see cref="GroupSearch"/>); over the choices goes a branch and bound.
 /// </summary>
 internal sealed class AssignmentSearch
 {
-    private const int Levels = AssignmentProblem.Levels;
-
-    /// <summary>So often a node's bounds are changed before something is decided.</summary>
-    private const int Rounds = 4;
-
     private readonly AssignmentProblem problem;
     private readonly WorkLimit limit;
     private readonly int levels;
     private readonly IReadOnlyList<LeafGroup> groups;
-    private readonly Dictionary<(int Group, string Decisions), RelaxedGroup> known = [];
-    private readonly long[][] atBest;
-    private readonly ILookup<(string Pool, int Course), int> rivals;
+    private readonly Dictionary<(int Group, string Levels), GroupBest> known = [];
     private bool[]? best;
     private ShortageVector bestShort;
+    private bool isExact = true;
 
     private AssignmentSearch(AssignmentProblem problem, WorkLimit limit, int levels)
     {
         (this.problem, this.limit, this.levels) = (problem, limit, levels);
         groups = LeafGroup.Of(problem);
-        atBest = [.. Enumerable.Range(0, Levels).Select(AtBest)];
-        rivals = Enumerable
-            .Range(0, problem.Pairs.Count)
-            .ToLookup(pair => (PoolOf(problem.Pairs[pair]), problem.Pairs[pair].Course));
     }
 
     /// <summary>The best assignment: the least short level by level, then fewest pairs, then the pairs that are first.</summary>
     public static Assignment Best(AssignmentProblem problem, WorkLimit limit) =>
-        new AssignmentSearch(problem, limit, Levels).Run();
+        new AssignmentSearch(problem, limit, AssignmentProblem.Levels).Run();
 
     /// <summary>An assignment that is least short over all courses, whatever it is like otherwise.</summary>
     public static Assignment LeastShort(AssignmentProblem problem, WorkLimit limit) =>
         new AssignmentSearch(problem, limit, levels: 1).Run();
 
-    private bool IsInOrder => levels == Levels;
+    private bool IsInOrder => levels == AssignmentProblem.Levels;
 
     private Assignment Run()
     {
-        var bounds = new LeafBound[problem.Tree.Leaves.Count * Levels];
-        for (var leaf = 0; leaf < problem.Tree.Leaves.Count; leaf++)
-        for (var level = 0; level < Levels; level++)
-            bounds[(leaf * Levels) + level] =
-                atBest[level][problem.Tree.NodeOfLeaf[leaf]] == 0 ? LeafBound.Count : LeafBound.Sum;
-        var isExact = Search(new(problem.Tree), bounds, new sbyte[problem.Pairs.Count]);
+        Search(new(problem.Tree));
         return new(best!, bestShort, isExact);
     }
 
-    /// <summary>Goes through what is not decided.</summary>
-    /// <returns>False where time ran out.</returns>
-    private bool Search(Selection selection, LeafBound[] bounds, sbyte[] isFixed)
+    private void Search(Selection selection)
     {
         if (best is not null && limit.IsOver())
-            return false;
-        var (countingLevels, atLeast) = selection.Counting(atBest, levels);
-        var relaxed = Relax(new(countingLevels, bounds, isFixed), atLeast);
-        for (var round = 0; ; round++)
         {
-            Offer(relaxed);
-            if (relaxed.IsReached || IsBeaten(relaxed))
-                return true;
-            if (round == Rounds)
-                break;
-            // What was bounded the wrong way is bounded the other; kept if that says more.
-            var others = (LeafBound[])bounds.Clone();
-            foreach (var (leaf, level) in relaxed.Misjudged)
-                others[(leaf * Levels) + level] ^= LeafBound.Count;
-            var again = Relax(new(countingLevels, others, isFixed), atLeast);
-            if (again.Short.CompareTo(relaxed.Short) <= 0)
-            {
-                Offer(again);
-                if (again.IsReached)
-                    return true;
-                break;
-            }
-            (relaxed, bounds) = (again, others);
+            isExact = false;
+            return;
         }
-        if (selection.FirstOpen(atBest, problem.ShortOfNodes(relaxed.Given), levels) is { } open)
-            return Search(selection.With(open, isTaken: true), bounds, isFixed)
-                && Search(selection.With(open, isTaken: false), bounds, isFixed);
-        var pair = ToDecide(relaxed, isFixed);
-        return Search(selection, bounds, With(isFixed, pair, isGiven: true))
-            && Search(selection, bounds, With(isFixed, pair, isGiven: false));
-    }
-
-    private Relaxed Relax(Decisions decisions, ShortageVector atLeast)
-    {
+        var (levelsOfLeaf, total) = selection.Counting(problem.AtBest, levels);
         var given = new bool[problem.Pairs.Count];
-        var total = atLeast;
-        var misjudged = new List<(int Leaf, int Level)>();
-        for (var place = 0; place < groups.Count; place++)
+        for (var group = 0; group < groups.Count; group++)
         {
-            var key = (place, decisions.KeyOf(problem, groups[place]));
-            if (!known.TryGetValue(key, out var group))
-                known[key] = group = new GroupRelaxation(problem, groups[place], decisions).Solve(IsInOrder);
-            total += group.Short;
-            misjudged.AddRange(group.Misjudged);
-            foreach (var pair in group.Given)
+            var found = BestOf(group, levelsOfLeaf);
+            isExact &= found.IsExact;
+            total += found.Short;
+            foreach (var pair in found.Given)
                 given[pair] = true;
         }
-        // Nothing is short of less than nothing: where a bound says so, it says nothing of what comes after.
-        if (total.All < 0)
-            total = default;
-        return new(given, Cut(total), Cut(problem.ShortWith(given)), misjudged);
+        total = Cut(total);
+        var real = Cut(problem.ShortWith(given));
+        if (
+            best is null
+            || (real.CompareTo(bestShort) is var order && (order < 0 || (order == 0 && IsBefore(given))))
+        )
+            (best, bestShort) = (given, real);
+        // The parts taken are what is reckoned with: less is short where others should be taken, which is looked at elsewhere.
+        if (real.CompareTo(total) <= 0 || IsBeaten(total, given))
+            return;
+        var open = selection.FirstOpen(problem.AtBest, problem.ShortOfNodes(given), levels)!;
+        Search(selection.With(open, isTaken: true));
+        Search(selection.With(open, isTaken: false));
     }
 
-    /// <summary>Keeps an assignment that is better than the best so far.</summary>
-    private void Offer(Relaxed relaxed)
+    private GroupBest BestOf(int group, byte[] levelsOfLeaf)
     {
-        var order = best is null ? -1 : relaxed.Real.CompareTo(bestShort);
-        if (order > 0 || (order == 0 && AssignmentProblem.CompareInOrder(relaxed.Given, best!) >= 0))
-            return;
-        best = relaxed.Given;
-        bestShort = relaxed.Real;
+        var key = (
+            group,
+            string.Concat(groups[group].Pairs.Select(pair => (char)levelsOfLeaf[problem.Pairs[pair].Leaf]))
+        );
+        if (!known.TryGetValue(key, out var found))
+            known[key] = found = GroupSearch.Best(problem, groups[group], levelsOfLeaf, IsInOrder, limit);
+        return found;
     }
 
     /// <summary>Whether nothing below can be better than the best so far.</summary>
-    private bool IsBeaten(Relaxed relaxed) =>
-        relaxed.Short.CompareTo(bestShort) is var order
-        && (order > 0 || (order == 0 && (!IsInOrder || AssignmentProblem.CompareInOrder(relaxed.Given, best!) >= 0)));
+    private bool IsBeaten(ShortageVector bound, bool[] given) =>
+        bound.CompareTo(bestShort) is var order && (order > 0 || (order == 0 && !IsBefore(given)));
 
-    /// <summary>The pair to decide next: of a misjudged leaf, the one given that brings most.</summary>
-    private int ToDecide(Relaxed relaxed, sbyte[] isFixed)
-    {
-        var (leaf, level) = relaxed.Misjudged[0];
-        return Enumerable
-            .Range(0, problem.Pairs.Count)
-            .Where(pair =>
-                isFixed[pair] == 0 && problem.Pairs[pair].Leaf == leaf && problem.Pairs[pair].CountsAt(level)
-            )
-            .OrderByDescending(pair => relaxed.Given[pair])
-            .ThenByDescending(pair => problem.Pairs[pair].Gain)
-            .First();
-    }
+    private bool IsBefore(bool[] given) => IsInOrder && AssignmentProblem.CompareInOrder(given, best!) < 0;
 
-    private sbyte[] With(sbyte[] isFixed, int pair, bool isGiven)
-    {
-        var next = (sbyte[])isFixed.Clone();
-        if (isGiven)
-            foreach (var rival in rivals[(PoolOf(problem.Pairs[pair]), problem.Pairs[pair].Course)])
-                next[rival] = -1;
-        next[pair] = (sbyte)(isGiven ? 1 : -1);
-        return next;
-    }
-
-    private long[] AtBest(int level)
-    {
-        var gained = new long[problem.Tree.Leaves.Count];
-        foreach (var pair in problem.Pairs.Where(pair => pair.CountsAt(level)))
-            gained[pair.Leaf] += pair.Gain;
-        return problem.Tree.ShortOfNodes(gained);
-    }
-
-    private string PoolOf(CandidatePair pair) => problem.Tree.Leaves[pair.Leaf].Counting;
-
-    private ShortageVector Cut(ShortageVector whole) => levels == Levels ? whole : new(whole.All, 0, 0, 0);
-
-    /// <summary>A node relaxed: at best so short, and what is really short of by the assignment it gives.</summary>
-    private sealed record Relaxed(
-        bool[] Given,
-        ShortageVector Short,
-        ShortageVector Real,
-        IReadOnlyList<(int Leaf, int Level)> Misjudged
-    )
-    {
-        public bool IsReached => Real.CompareTo(Short) <= 0;
-    }
+    private ShortageVector Cut(ShortageVector whole) => IsInOrder ? whole : new(whole.All, 0, 0, 0);
 }

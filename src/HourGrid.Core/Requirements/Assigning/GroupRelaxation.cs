@@ -1,38 +1,28 @@
 namespace HourGrid.Core.Requirements.Assigning;
 
-/// <summary>What is decided for a group of leaves while it is relaxed: compared by its values, so that answers are kept.</summary>
+/// <summary>What is decided while a group of leaves is relaxed.</summary>
 /// <param name="Levels">By leaf of the problem, a bit for each level on which what it is short of counts.</param>
 /// <param name="Bounds">By leaf and level, how what it gets is bounded.</param>
 /// <param name="Fixed">By pair of the problem, 1 where the course is to be given to the leaf, -1 where it is not to, 0 where that is open.</param>
-internal readonly record struct Decisions(byte[] Levels, LeafBound[] Bounds, sbyte[] Fixed)
-{
-    /// <summary>All that matters to one group, as a text.</summary>
-    public string KeyOf(AssignmentProblem problem, LeafGroup group)
-    {
-        var key = new char[group.Pairs.Count];
-        for (var i = 0; i < key.Length; i++)
-        {
-            var leaf = problem.Pairs[group.Pairs[i]].Leaf;
-            var bounds = 0;
-            for (var level = 0; level < AssignmentProblem.Levels; level++)
-                bounds = (bounds << 1) | (int)Bounds[(leaf * AssignmentProblem.Levels) + level];
-            key[i] = (char)((Levels[leaf] << 5) | (bounds << 2) | (Fixed[group.Pairs[i]] + 1));
-        }
-        return new(key);
-    }
-}
+internal readonly record struct Decisions(byte[] Levels, LeafBound[] Bounds, sbyte[] Fixed);
 
 /// <summary>The best that a group of leaves could do by its bounds.</summary>
 /// <param name="Short">What its leaves would be short of, on the levels where that counts; at most what any assignment leaves.</param>
-/// <param name="Given">The pairs of the problem that it gives.</param>
+/// <param name="Real">What they are short of by the pairs it gives.</param>
+/// <param name="Given">Those pairs, by their places in the problem.</param>
 /// <param name="Misjudged">
 /// Leaf and level, the bound of which differs from what the pairs given bring; in the order of levels, then of leaves.
 /// </param>
 internal sealed record RelaxedGroup(
     ShortageVector Short,
+    ShortageVector Real,
     IReadOnlyList<int> Given,
     IReadOnlyList<(int Leaf, int Level)> Misjudged
-);
+)
+{
+    /// <summary>Whether the pairs it gives are as good as the bound says.</summary>
+    public bool IsReached => Real == Short;
+}
 
 /// <summary>
 /// The assignment of a group of leaves with what a leaf gets bounded from above, so that it is a flow of least cost: exact
@@ -91,7 +81,8 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
                 if (!courses.TryGetValue(one.Course, out var node))
                 {
                     courses[one.Course] = node = network.AddNode();
-                    network.AddArc(FlowNetwork.SourceNode, node, 1, 0);
+                    // It need not be given to any leaf.
+                    network.AddArc(node, FlowNetwork.SinkNode, 1, 0);
                 }
                 Int128 cost = 1;
                 for (var level = 0; level < Levels; level++)
@@ -100,7 +91,7 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
                 arcs.Add((pair, network.AddArc(node, byStatus[one.Status], 1, cost)));
             }
         }
-        network.SendWhatPays();
+        network.SendFrom(courses.Values);
         if (isInOrder)
             network.PreferInOrder([.. arcs.OrderBy(arc => arc.Pair).Select(arc => arc.Arc)]);
         return [.. arcs.Where(arc => network.FlowOn(arc.Arc) > 0).Select(arc => arc.Pair)];
@@ -119,18 +110,28 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
 
     private RelaxedGroup Judge(List<int> given)
     {
-        var total = new long[Levels];
+        var bounds = new long[Levels];
+        var reals = new long[Levels];
+        var isGiven = new bool[problem.Pairs.Count];
+        foreach (var pair in given)
+            isGiven[pair] = true;
         var misjudged = new List<(int Leaf, int Level)>();
         for (var level = 0; level < Levels; level++)
             foreach (var (leaf, need) in needs)
             {
                 if (!need.Counts(level))
                     continue;
-                var (bound, real) = need.Short(given, level);
-                total[level] += bound;
+                var (bound, real) = need.Short(isGiven, level);
+                bounds[level] += bound;
+                reals[level] += real;
                 if (bound != real)
                     misjudged.Add((leaf, level));
             }
-        return new(new(total[0], total[1], total[2], given.Count), given, misjudged);
+        return new(
+            new(bounds[0], bounds[1], bounds[2], given.Count),
+            new(reals[0], reals[1], reals[2], given.Count),
+            given,
+            misjudged
+        );
     }
 }

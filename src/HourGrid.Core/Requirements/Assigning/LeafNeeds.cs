@@ -58,15 +58,22 @@ internal sealed class LeafNeeds
     /// <summary>What a pair brings, no more than is needed.</summary>
     public long GainOf(CandidatePair pair, int level) => Math.Min(pair.Gain, open[level]);
 
-    /// <summary>What is short by the bound, and what really is, if these pairs are given.</summary>
-    public (long Bound, long Real) Short(IReadOnlyList<int> given, int level)
+    /// <summary>What is short by the bound, and what really is.</summary>
+    /// <param name="isGiven">By pair of the problem, whether it is given.</param>
+    /// <param name="level">The level.</param>
+    public (long Bound, long Real) Short(bool[] isGiven, int level)
     {
-        var mine = Open.Where(pair => given.Contains(pair) && problem.Pairs[pair].CountsAt(level)).ToArray();
-        var real = Math.Max(0, open[level] - mine.Sum(pair => problem.Pairs[pair].Gain));
-        var bound = isBySum[level]
-            ? open[level] - mine.Sum(pair => GainOf(problem.Pairs[pair], level))
-            : Math.Max(0, open[level] - (mine.Length * mostOfOne[level]));
-        return (bound, real);
+        var (count, whole, capped) = (0, 0L, 0L);
+        foreach (var pair in Open)
+        {
+            if (!isGiven[pair] || !problem.Pairs[pair].CountsAt(level))
+                continue;
+            count++;
+            whole += problem.Pairs[pair].Gain;
+            capped += GainOf(problem.Pairs[pair], level);
+        }
+        var bound = isBySum[level] ? open[level] - capped : Math.Max(0, open[level] - (count * mostOfOne[level]));
+        return (bound, Math.Max(0, open[level] - whole));
     }
 
     private long Sum(IEnumerable<int> pairs, int level) =>
