@@ -4,6 +4,7 @@ using HourGrid.Cli;
 var root = new RootCommand("Hour Grid on the command line.")
 {
     SolveCommand.Create(),
+    RequirementCommands.Audit(),
     CatalogueCommands.Import(),
     CatalogueCommands.Export(),
 };

@@ -43,6 +43,10 @@ internal sealed class WorkLimit
             throw new OperationCanceledException(cancellation);
     }
 
+    /// <summary>Stops work for which nobody waits any more.</summary>
+    /// <exception cref="OperationCanceledException">Nobody does.</exception>
+    public void ThrowIfCancelled() => cancellation.ThrowIfCancellationRequested();
+
     /// <summary>The same, but over earlier: for work after which there is more to do.</summary>
     /// <param name="share">The share of what is left of the time that is kept for that, 0 to 1.</param>
     /// <param name="most">No more than this is kept; null for no bound.</param>
