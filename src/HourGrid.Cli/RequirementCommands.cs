@@ -59,7 +59,12 @@ internal static class RequirementCommands
             parsed,
             input =>
             {
-                var audit = RequirementAudit.Of(input.Programme, input.Record, input.Courses, cancellation: cancellation);
+                var audit = RequirementAudit.Of(
+                    input.Programme,
+                    input.Record,
+                    input.Courses,
+                    cancellation: cancellation
+                );
                 var helps = parsed.GetValue(Term) is { } term
                     ? HelpingCourses.Of(
                         input.Programme,

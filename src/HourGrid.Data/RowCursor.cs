@@ -33,6 +33,8 @@ internal sealed class RowCursor(DbDataReader reader, ValuePool pool)
 
     public List<string> Texts() => pool.List(Text());
 
+    public List<string>? OptionalTexts() => IsNothing() ? null : Texts();
+
     /// <summary>Whether there is no value, which is then passed over.</summary>
     private bool IsNothing()
     {

@@ -12,6 +12,12 @@ internal sealed class RowSource(DbConnection connection)
     /// <summary>A row for each that the query gives, made of its values in their order.</summary>
     public List<T> All<T>(string query, Func<RowCursor, T> read) => [.. Each(query, read)];
 
+    /// <summary>A column, or a value that stands for it in catalogues that were written before there was one.</summary>
+    public string ColumnOr(string table, string column, string value) =>
+        All($"SELECT COUNT(*) FROM pragma_table_info('{table}') WHERE name = '{column}'", row => row.Flag()).Single()
+            ? column
+            : value;
+
     /// <summary>The same, one after the other: only who keeps them keeps them in memory.</summary>
     public IEnumerable<T> Each<T>(string query, Func<RowCursor, T> read)
     {

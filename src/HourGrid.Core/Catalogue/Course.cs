@@ -42,6 +42,9 @@ public sealed record Course
     /// <summary>Whether it may be taken again for credit once it was passed.</summary>
     public bool IsRepeatable { get; init; }
 
+    /// <summary>The seasons in which it is usually offered; empty for never, null for every one.</summary>
+    public IReadOnlyList<string>? UsuallyOffered { get; init; }
+
     /// <summary>Its sections, in the catalogue's order.</summary>
     public IReadOnlyList<Section> Sections { get; init; } = [];
 }

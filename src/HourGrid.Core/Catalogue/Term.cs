@@ -16,6 +16,9 @@ public sealed record Term(
     IReadOnlyList<PartOfTerm> Parts
 )
 {
+    /// <summary>The season it is, one of the catalogue's cycle; null where nothing is said.</summary>
+    public string? Season { get; init; }
+
     /// <summary>The Monday with which week 1 begins.</summary>
     public DateOnly FirstMonday => Start.AddDays(-(int)Weekdays.Of(Start));
 

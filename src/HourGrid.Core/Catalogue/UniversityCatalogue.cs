@@ -23,6 +23,9 @@ public sealed record UniversityCatalogue(
     /// <summary>Subjects that have a name; courses may be of others, known by their code alone.</summary>
     public IReadOnlyList<Subject> Subjects { get; init; } = [];
 
+    /// <summary>The cycle of the terms of a year, such as autumn and spring; empty where nothing is said.</summary>
+    public IReadOnlyList<string> Seasons { get; init; } = [];
+
     /// <summary>The catalogue of one term, or null when it has no such term.</summary>
     public CatalogueSnapshot? SnapshotOf(TermId term) =>
         Terms.FirstOrDefault(t => t.Id == term) is { } found

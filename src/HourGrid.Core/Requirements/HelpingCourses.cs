@@ -62,12 +62,7 @@ public static class HelpingCourses
             if (after < before)
                 helping.Add(new(course.Id, after, IsEligible(question, course), leaves));
         }
-        return
-        [
-            .. helping
-                .OrderBy(one => one.ShortAfter)
-                .ThenBy(one => one.Course.Value, StringComparer.Ordinal),
-        ];
+        return [.. helping.OrderBy(one => one.ShortAfter).ThenBy(one => one.Course.Value, StringComparer.Ordinal)];
 
         TotalCredits ShortWith(CourseId? planned) =>
             new(

@@ -135,6 +135,7 @@ public static class CatalogueReading
         )
         {
             TimeZone = head.Catalogue.TimeZone,
+            Seasons = head.Catalogue.Seasons,
             Subjects = [.. head.Subjects.Select(row => new Subject(row.Code, row.Name))],
         };
 
@@ -146,7 +147,10 @@ public static class CatalogueReading
             row.End,
             [.. row.NoClass.Select(d => new NoClassPeriod(d.From, d.To, d.Name))],
             [.. row.Parts.Select(p => new PartOfTerm(p.Id, p.Name, p.Start, p.End))]
-        );
+        )
+        {
+            Season = row.Season,
+        };
 
     private static Course CourseOf(CourseRow row) =>
         new()
@@ -164,6 +168,7 @@ public static class CatalogueReading
             Corequisites = [.. row.Corequisites.Select(id => new CourseId(id))],
             Restrictions = row.Restrictions,
             IsRepeatable = row.IsRepeatable,
+            UsuallyOffered = row.UsuallyOffered,
             Sections = [.. row.Sections.Select(SectionOf)],
         };
 

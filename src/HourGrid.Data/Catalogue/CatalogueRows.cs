@@ -9,6 +9,7 @@ public sealed class CatalogueRow
     public int Id { get; set; }
     public required string Institution { get; set; }
     public required string TimeZone { get; set; }
+    public List<string> Seasons { get; set; } = [];
 }
 
 public sealed class SubjectRow
@@ -39,6 +40,7 @@ public sealed class TermRow
     public required string Name { get; set; }
     public DateOnly Start { get; set; }
     public DateOnly End { get; set; }
+    public string? Season { get; set; }
     public List<PartOfTermRow> Parts { get; set; } = [];
     public List<NoClassRow> NoClass { get; set; } = [];
 }
@@ -79,6 +81,7 @@ public sealed class CourseRow
     public List<string> Corequisites { get; set; } = [];
     public IReadOnlyList<Restriction> Restrictions { get; set; } = [];
     public bool IsRepeatable { get; set; }
+    public List<string>? UsuallyOffered { get; set; }
     public List<SectionRow> Sections { get; set; } = [];
 }
 

@@ -35,7 +35,7 @@ internal static class CourseReading
             $"""
             SELECT Id, Position, Subject, Number, Title, Description, Materials, MinCreditsHundredths,
                 MaxCreditsHundredths, Level, Attributes, Prerequisites, Corequisites, Restrictions,
-                {(HasRepeatable(rows) ? "IsRepeatable" : "0")}
+                {rows.ColumnOr("Courses", "IsRepeatable", "0")}, {rows.ColumnOr("Courses", "UsuallyOffered", "NULL")}
             FROM Courses ORDER BY Position
             """,
             row => new CourseRow
@@ -55,13 +55,9 @@ internal static class CourseReading
                 Corequisites = row.Texts(),
                 Restrictions = CourseConditions.RestrictionsOf(row.Text()),
                 IsRepeatable = row.Flag(),
+                UsuallyOffered = row.OptionalTexts(),
             }
         );
-
-    /// <summary>Catalogues written before courses said so do not have it.</summary>
-    private static bool HasRepeatable(RowSource rows) =>
-        rows.All("SELECT COUNT(*) FROM pragma_table_info('Courses') WHERE name = 'IsRepeatable'", row => row.Flag())
-            .Single();
 
     private static IEnumerable<SectionRow> Sections(RowSource rows) =>
         rows.Each(

@@ -18,7 +18,7 @@ internal sealed record HeadRows(
     public static HeadRows Read(RowSource rows)
     {
         var terms = rows.All(
-            "SELECT Id, Position, Name, Start, \"End\" FROM Terms ORDER BY Position",
+            $"SELECT Id, Position, Name, Start, \"End\", {rows.ColumnOr("Terms", "Season", "NULL")} FROM Terms ORDER BY Position",
             row => new TermRow
             {
                 Id = row.Text(),
@@ -26,17 +26,19 @@ internal sealed record HeadRows(
                 Name = row.Text(),
                 Start = row.Date(),
                 End = row.Date(),
+                Season = row.OptionalText(),
             }
         );
         AddParts(rows, terms.ToDictionary(term => term.Id));
         return new(
             rows.All(
-                    "SELECT Id, Institution, TimeZone FROM Catalogue",
+                    $"SELECT Id, Institution, TimeZone, {rows.ColumnOr("Catalogue", "Seasons", "'[]'")} FROM Catalogue",
                     row => new CatalogueRow
                     {
                         Id = row.Whole(),
                         Institution = row.Text(),
                         TimeZone = row.Text(),
+                        Seasons = row.Texts(),
                     }
                 )
                 .Single(),

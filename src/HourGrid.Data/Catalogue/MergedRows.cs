@@ -29,6 +29,7 @@ internal static class MergedRows
                     Id = TheOnlyCatalogue,
                     Institution = catalogue.Institution,
                     TimeZone = catalogue.TimeZone,
+                    Seasons = [.. catalogue.Seasons],
                 },
                 With(
                     catalogue.Subjects.Select(RowsOf.Subject),

@@ -40,6 +40,7 @@ internal static class RowsOf
             Name = term.Name,
             Start = term.Start,
             End = term.End,
+            Season = term.Season,
             Parts =
             [
                 .. term.Parts.Select(
@@ -89,6 +90,7 @@ internal static class RowsOf
             Corequisites = [.. course.Corequisites.Select(other => other.Value)],
             Restrictions = course.Restrictions,
             IsRepeatable = course.IsRepeatable,
+            UsuallyOffered = course.UsuallyOffered?.ToList(),
             Sections = [.. course.Sections.Select((section, i) => Section(course, section, i, asOfUtc))],
         };
 

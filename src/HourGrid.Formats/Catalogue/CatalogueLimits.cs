@@ -12,6 +12,9 @@ public static class CatalogueLimits
     public const int Subjects = 10_000;
     public const int Terms = 200;
 
+    /// <summary>Terms of a year.</summary>
+    public const int Seasons = 12;
+
     /// <summary>Parts, and periods without class, of a term.</summary>
     public const int Periods = 200;
 

@@ -12,6 +12,7 @@ internal sealed class CatalogueReader
     public const int LongestMaterials = 2000;
 
     private readonly HashSet<string> subjects = [];
+    private readonly HashSet<string> seasonsSeen = [];
     private readonly HashSet<CampusId> campuses = [];
     private readonly Dictionary<TermId, Term> terms = [];
 
@@ -22,6 +23,7 @@ internal sealed class CatalogueReader
             "version",
             "institution",
             "timeZone",
+            "seasons",
             "subjects",
             "campuses",
             "travel",
@@ -45,7 +47,16 @@ internal sealed class CatalogueReader
         {
             TimeZone = file.Or("timeZone", UniversityCatalogue.DefaultTimeZone, TimeZone),
             Subjects = readSubjects,
+            Seasons = file["seasons"].List(Season, CatalogueLimits.Seasons),
         };
+    }
+
+    private string? Season(JsonPlace place)
+    {
+        var season = place.FilledText(40);
+        if (!seasonsSeen.Add(season))
+            place.Refuse("each season once");
+        return season;
     }
 
     private static string TimeZone(JsonPlace place)
@@ -108,6 +119,7 @@ internal sealed class CatalogueReader
             "corequisites",
             "restrictions",
             "repeatable",
+            "usuallyOffered",
             "sections"
         );
         var id = SharedValues.Course(course["id"]);
@@ -129,6 +141,11 @@ internal sealed class CatalogueReader
                 .Values(one => (CourseId?)SharedValues.Course(one), CatalogueLimits.Values),
             Restrictions = course["restrictions"].List(Restriction, CatalogueLimits.Values),
             IsRepeatable = course.Or("repeatable", false, flag => flag.Flag()),
+            UsuallyOffered = course.Or<IReadOnlyList<string>?>(
+                "usuallyOffered",
+                null,
+                seasons => seasons.List(text => text.FilledText(40), CatalogueLimits.Seasons)
+            ),
             Sections = sections.ReadAll(course["sections"]),
         };
     }

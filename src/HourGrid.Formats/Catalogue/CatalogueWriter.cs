@@ -17,6 +17,7 @@ internal static class CatalogueWriter
             ["institution"] = catalogue.Institution,
             ["timeZone"] = catalogue.TimeZone,
         };
+        Put(file, "seasons", catalogue.Seasons, text => text);
         Put(
             file,
             "subjects",
@@ -63,6 +64,8 @@ internal static class CatalogueWriter
         );
         if (course.IsRepeatable)
             one["repeatable"] = true;
+        if (course.UsuallyOffered is { } seasons)
+            one["usuallyOffered"] = List(seasons, text => text);
         return one;
     }
 
@@ -79,13 +82,11 @@ internal static class CatalogueWriter
 
     private static JsonNode Term(Term term)
     {
-        var one = new JsonObject
-        {
-            ["id"] = term.Id.Value,
-            ["name"] = term.Name,
-            ["start"] = Date(term.Start),
-            ["end"] = Date(term.End),
-        };
+        var one = new JsonObject { ["id"] = term.Id.Value, ["name"] = term.Name };
+        if (term.Season is { } season)
+            one["season"] = season;
+        one["start"] = Date(term.Start);
+        one["end"] = Date(term.End);
         Put(
             one,
             "noClass",

@@ -27,6 +27,7 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
     private readonly JsonArray all = [];
     private readonly Dictionary<string, Subject> subjects = over.Subjects.ToDictionary(subject => subject.Code);
     private readonly Dictionary<string, (string Name, int Row)> namedSubjects = [];
+    private readonly CsvSeasons seasons = new();
     private readonly Dictionary<
         (string Course, string Term, string Number),
         (JsonObject Section, int Row)
@@ -44,6 +45,7 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
             throw new FormatProblemsException([.. problems.Take(FormatProblemsException.MaxProblems)]);
         var file = CatalogueWriter.Write(over with { Courses = [], Subjects = [.. subjects.Values] });
         file["courses"] = all;
+        seasons.WriteTo(file);
         try
         {
             var reading = CatalogueJson.Read(JsonSerializer.SerializeToUtf8Bytes(file));
@@ -160,6 +162,8 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
         }
         var course = CourseOf(row, id, cells);
         NameSubject(row, course, cells);
+        if (seasons.Take(row, cells) is { } problem)
+            problems.Add(problem);
         if (!cells.TryGetValue("number", out var number))
             return;
         var ofCourse = course["sections"]!.AsArray();
@@ -239,6 +243,8 @@ internal sealed class CsvCatalogueReader(UniversityCatalogue over)
     /// <summary>What a cell says, as the JSON format has it; what it cannot be stays text, and is refused there.</summary>
     private static JsonNode Value(string column, string text)
     {
+        if (column == "usuallyOffered" && text == CsvColumns.Never)
+            return new JsonArray();
         if (CsvColumns.Lists.Contains(column))
             return new JsonArray([.. CsvColumns.ItemsOf(text).Select(item => (JsonNode)item)]);
         if (CsvColumns.Numbers.Contains(column) && Number(text) is { } number)

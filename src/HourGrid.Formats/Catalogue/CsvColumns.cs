@@ -9,6 +9,12 @@ internal static class CsvColumns
     /// <summary>The column of the name of a course's subject, which the subject has and not the course.</summary>
     public const string SubjectName = "subjectName";
 
+    /// <summary>The column of the season of a section's term, which the term has and not the section.</summary>
+    public const string Season = "season";
+
+    /// <summary>The column of the cycle of seasons, which the catalogue has.</summary>
+    public const string Seasons = "seasons";
+
     /// <summary>What stands between the values of a list in one cell.</summary>
     public const char ListMark = ';';
 
@@ -23,6 +29,7 @@ internal static class CsvColumns
         ("courseMaterials", "materials"),
         ("level", "level"),
         ("attributes", "attributes"),
+        ("usuallyOffered", "usuallyOffered"),
     ];
 
     /// <summary>By column, the field of a section.</summary>
@@ -70,10 +77,19 @@ internal static class CsvColumns
     [
         .. OfCourse.Concat(OfSection).Concat(OfMeeting).Select(pair => pair.Column),
         SubjectName,
+        Season,
+        Seasons,
     ];
 
     /// <summary>Columns whose cells hold lists.</summary>
-    public static readonly HashSet<string> Lists = ["attributes", "instructors", "linkedTo", "days"];
+    public static readonly HashSet<string> Lists =
+    [
+        "attributes",
+        "usuallyOffered",
+        "instructors",
+        "linkedTo",
+        "days",
+    ];
 
     /// <summary>Columns whose cells hold numbers.</summary>
     public static readonly HashSet<string> Numbers =
@@ -89,21 +105,30 @@ internal static class CsvColumns
     /// <summary>The word for a meeting that is on no campus though its section is on one.</summary>
     public const string NoCampus = "none";
 
+    /// <summary>The word for a course that is usually not offered in any season.</summary>
+    public const string Never = "never";
+
     /// <summary>The rows of a catalogue, cells by column.</summary>
     public static IEnumerable<Dictionary<string, string>> RowsOf(UniversityCatalogue catalogue)
     {
+        var seasons = string.Join(ListMark, catalogue.Seasons.Select(Escape));
+        var seasonOf = catalogue.Terms.ToDictionary(term => term.Id.Value, term => term.Season);
         var names = catalogue.Subjects.ToDictionary(subject => subject.Code, subject => subject.Name);
         foreach (var course in CatalogueWriter.Write(catalogue)["courses"]!.AsArray().OfType<JsonObject>())
         {
             var ofCourse = Cells(course, OfCourse);
             if (names.GetValueOrDefault(ofCourse["subject"]) is { } name)
                 ofCourse[SubjectName] = name;
+            if (seasons.Length > 0)
+                ofCourse[Seasons] = seasons;
             var sections = course["sections"]?.AsArray() ?? [];
             if (sections.Count == 0)
                 yield return ofCourse;
             foreach (var section in sections.OfType<JsonObject>())
             {
                 var ofSection = Cells(section, OfSection, ofCourse);
+                if (seasonOf[ofSection["term"]] is { } season)
+                    ofSection[Season] = season;
                 var meetings = section["meetings"]?.AsArray() ?? [];
                 if (meetings.Count == 0)
                     yield return ofSection;
@@ -129,6 +154,7 @@ internal static class CsvColumns
     private static string Cell(string column, JsonNode value) =>
         value switch
         {
+            JsonArray { Count: 0 } => Never,
             JsonArray list => string.Join(ListMark, list.Select(item => Escape(item!.GetValue<string>()))),
             JsonObject range => $"{range["min"]}-{range["max"]}",
             _ when column == "meetingCampus" && value.ToString().Length == 0 => NoCampus,

@@ -7,14 +7,17 @@ internal static class TermReader
 {
     public static Term? Read(JsonPlace place, Dictionary<TermId, Term> known)
     {
-        var term = place.Object("id", "name", "start", "end", "noClass", "parts");
+        var term = place.Object("id", "name", "season", "start", "end", "noClass", "parts");
         var id = new TermId(term["id"].FilledText(40));
         var name = term["name"].FilledText();
         var noClass = term["noClass"].List(NoClass, CatalogueLimits.Periods);
         var parts = term["parts"].List(Part, CatalogueLimits.Periods);
         if (Period(term["start"], term["end"]) is not var (start, end))
             return null;
-        var read = new Term(id, name, start, end, noClass, parts);
+        var read = new Term(id, name, start, end, noClass, parts)
+        {
+            Season = term.Or<string?>("season", null, text => text.FilledText(40)),
+        };
         if (read.WeekCount > WeekSet.MaxWeek)
             term["end"].Refuse($"a date within {WeekSet.MaxWeek} weeks of the start");
         if (!known.TryAdd(id, read))

@@ -72,12 +72,17 @@ internal sealed class ProgrammeReader
                     name,
                     new LeafNeed.Courses(
                         node["take"].Whole(0, ProgrammeLimits.Take),
-                        node.Or("eachCredits", LeafNeed.Courses.DefaultEach, each => SharedValues.CreditsOf(each) ?? default)
+                        node.Or(
+                            "eachCredits",
+                            LeafNeed.Courses.DefaultEach,
+                            each => SharedValues.CreditsOf(each) ?? default
+                        )
                     )
                 );
             case ["credits"]:
                 if (!node["eachCredits"].IsAbsent)
-                    node["eachCredits"].Refuse("nothing beside credits: it says what a course is reckoned at beside take");
+                    node["eachCredits"]
+                        .Refuse("nothing beside credits: it says what a course is reckoned at beside take");
                 return Leaf(node, id, name, new LeafNeed.InCredits(Amount(node["credits"])));
             default:
                 place.Refuse("just one of all, any, take, credits");
@@ -103,7 +108,11 @@ internal sealed class ProgrammeReader
         new(id, name, need, Filter(node["from"]))
         {
             MinGrade = node.Or<Grade?>("minGrade", null, grade => grade.Word(RecordWords.AllGrades)),
-            Counting = node.Or("counting", Core.Requirements.Requirement.Leaf.ProgrammePool, text => text.FilledText(40)),
+            Counting = node.Or(
+                "counting",
+                Core.Requirements.Requirement.Leaf.ProgrammePool,
+                text => text.FilledText(40)
+            ),
         };
 
     private static CourseFilter Filter(JsonPlace place)

@@ -36,6 +36,76 @@ internal sealed class DrawnProgramme(Random random, int mostCourses = 9, int mos
         return this;
     }
 
+    /// <summary>The record with every course of the catalogue planned besides.</summary>
+    public StudentRecord Everything =>
+        Record with
+        {
+            Taken =
+            [
+                .. Record.Taken,
+                .. Catalogue.Select(course => new TakenCourse(
+                    course.Id,
+                    new("T"),
+                    default,
+                    null,
+                    TakenStatus.Planned
+                )),
+            ],
+        };
+
+    /// <summary>The same with sections in a term, seasons, prerequisites and corequisites; and with less in the record.</summary>
+    public DrawnProgramme WithTerms(TermId term)
+    {
+        CourseId[] ids = [.. Catalogue.Select(course => course.Id)];
+        Catalogue =
+        [
+            .. Catalogue.Select(course =>
+                course with
+                {
+                    Sections = random.Next(5) == 0 ? [] : [Section(term)],
+                    UsuallyOffered = random.Next(7) switch
+                    {
+                        0 => [],
+                        1 or 2 => ["autumn"],
+                        3 => ["spring"],
+                        _ => null,
+                    },
+                    Prerequisites = random.Next(2) == 0 ? Condition(ids, 2) : null,
+                    Corequisites = random.Next(8) == 0 ? [ids[random.Next(ids.Length)]] : [],
+                }
+            ),
+        ];
+        Record = Record with
+        {
+            Taken = [.. Record.Taken.Where(_ => random.Next(2) == 0)],
+            Transfer = [],
+            Exams = [.. Record.Exams.Where(_ => random.Next(3) == 0)],
+        };
+        return this;
+    }
+
+    private Section Section(TermId term) =>
+        new()
+        {
+            Number = new("1"),
+            Label = "1",
+            Term = term,
+            Component = "lecture",
+            Status = random.Next(9) == 0 ? SectionStatus.Cancelled : SectionStatus.Closed,
+        };
+
+    private Prerequisite Condition(CourseId[] ids, int depth) =>
+        (depth == 0 ? 5 : random.Next(8)) switch
+        {
+            0 => new Prerequisite.All([Condition(ids, depth - 1), Condition(ids, depth - 1)]),
+            1 or 2 => new Prerequisite.Any([Condition(ids, depth - 1), Condition(ids, depth - 1)]),
+            3 => new Prerequisite.ExamTaken("Exam", random.Next(3, 6)),
+            _ => new Prerequisite.CourseTaken(
+                ids[random.Next(ids.Length)],
+                random.Next(3) == 0 ? AllGrades[random.Next(4)] : null
+            ),
+        };
+
     private Course Course(string id) =>
         new()
         {

@@ -34,6 +34,43 @@ internal sealed class AssignmentProblem
         AtBest = ShortOfNodes([.. pairs.Select(_ => true)]);
     }
 
+    private AssignmentProblem(
+        RequirementTree tree,
+        IReadOnlyList<CourseId> courses,
+        IReadOnlyList<CandidatePair> pairs
+    )
+    {
+        (Tree, Courses, Pairs) = (tree, courses, pairs);
+        AtBest = ShortOfNodes([.. pairs.Select(_ => true)]);
+    }
+
+    /// <summary>The same with some of its pairs.</summary>
+    public AssignmentProblem Where(Func<CandidatePair, bool> isThere) =>
+        new(Tree, Courses, [.. Pairs.Where(isThere)]);
+
+    /// <summary>The same with another reckoning: leaves that are left out need nothing.</summary>
+    /// <param name="counts">By leaf, whether it is not left out.</param>
+    /// <param name="each">By leaf, what a course is reckoned at where the leaf asks for so many; in hundredths.</param>
+    public AssignmentProblem Reckoned(IReadOnlyList<bool> counts, IReadOnlyList<long> each) =>
+        new(
+            Tree.Needing([
+                .. Tree.Leaves.Select(
+                    (leaf, i) =>
+                        !counts[i] ? 0
+                        : leaf.Need is LeafNeed.Courses courses ? courses.Count * each[i]
+                        : Tree.NeedOf(i)
+                ),
+            ]),
+            Courses,
+            [
+                .. Pairs
+                    .Where(pair => counts[pair.Leaf])
+                    .Select(pair =>
+                        Tree.Leaves[pair.Leaf].Need is LeafNeed.Courses ? pair with { Gain = each[pair.Leaf] } : pair
+                    ),
+            ]
+        );
+
     /// <summary>The requirements.</summary>
     public RequirementTree Tree { get; }
 

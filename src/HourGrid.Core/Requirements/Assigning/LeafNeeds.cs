@@ -20,7 +20,7 @@ internal sealed class LeafNeeds
         this.problem = problem;
         counting = decisions.Levels[leaf];
         Open = [.. pairs.Where(pair => decisions.Fixed[pair] == 0)];
-        var total = problem.Tree.Leaves[leaf].Need.Total.Hundredths;
+        var total = problem.Tree.NeedOf(leaf);
         for (var level = 0; level < Levels; level++)
         {
             open[level] = Math.Max(0, total - Sum(pairs.Where(pair => decisions.Fixed[pair] > 0), level));

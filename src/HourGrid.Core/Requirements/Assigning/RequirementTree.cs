@@ -6,6 +6,7 @@ internal sealed class RequirementTree
     private readonly int[][] children;
     private readonly int[] leafOfNode;
     private readonly int[] take;
+    private readonly long[] needs;
 
     public RequirementTree(Programme programme)
     {
@@ -30,7 +31,21 @@ internal sealed class RequirementTree
         NodeOfLeaf = [.. Leaves.Select(leaf => placeOf[leaf])];
         for (var leaf = 0; leaf < Leaves.Count; leaf++)
             leafOfNode[NodeOfLeaf[leaf]] = leaf;
+        needs = [.. Leaves.Select(leaf => leaf.Need.Total.Hundredths)];
     }
+
+    private RequirementTree(RequirementTree tree, long[] needs)
+    {
+        (Nodes, Leaves, NodeOfLeaf) = (tree.Nodes, tree.Leaves, tree.NodeOfLeaf);
+        (children, leafOfNode, take) = (tree.children, tree.leafOfNode, tree.take);
+        this.needs = needs;
+    }
+
+    /// <summary>The same where the leaves need other amounts, in hundredths of credits.</summary>
+    public RequirementTree Needing(long[] amounts) => new(this, amounts);
+
+    /// <summary>What a leaf needs, in hundredths of credits.</summary>
+    public long NeedOf(int leaf) => needs[leaf];
 
     /// <summary>All requirements; the first is the root.</summary>
     public IReadOnlyList<Requirement> Nodes { get; }
@@ -62,7 +77,7 @@ internal sealed class RequirementTree
         {
             var leaf = leafOfNode[node];
             result[node] =
-                leaf >= 0 ? Math.Max(0, Leaves[leaf].Need.Total.Hundredths - gained[leaf])
+                leaf >= 0 ? Math.Max(0, needs[leaf] - gained[leaf])
                 : take[node] == 0 ? children[node].Sum(child => result[child])
                 : SumOfSmallest(children[node], result, take[node]);
         }

@@ -51,7 +51,7 @@ internal sealed class Selection
             if (tree.LeafOf(node) is var leaf and >= 0)
             {
                 // A leaf that nothing can bring anything is short of all of it.
-                if (atBest[level][node] == tree.Leaves[leaf].Need.Total.Hundredths)
+                if (atBest[level][node] == tree.NeedOf(leaf))
                     return atBest[level][node];
                 ofLeaf[leaf] |= (byte)(1 << level);
                 return 0;

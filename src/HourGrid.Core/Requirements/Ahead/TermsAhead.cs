@@ -1,0 +1,81 @@
+using HourGrid.Core.Catalogue;
+using HourGrid.Core.Work;
+
+namespace HourGrid.Core.Requirements.Ahead;
+
+/// <summary>The least number of terms until a programme is complete, and what it costs to leave a course for later.</summary>
+public static class TermsAhead
+{
+    /// <summary>How long the least number of terms may take, and as long again what waiting costs.</summary>
+    public static TimeSpan Budget { get; } = TimeSpan.FromSeconds(2);
+
+    /// <summary>Looks for them.</summary>
+    /// <param name="question">Whose programme, from which term on.</param>
+    /// <param name="helping">Courses of the first term that help, in their order.</param>
+    /// <param name="budget">How long each of the two parts may take; null for <see cref="Budget"/>.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <exception cref="OperationCanceledException">It was stopped.</exception>
+    public static TermsAheadAnswer Of(
+        TermsAheadQuestion question,
+        IReadOnlyList<CourseId> helping,
+        TimeSpan? budget = null,
+        CancellationToken cancellation = default
+    )
+    {
+        ArgumentNullException.ThrowIfNull(question);
+        ArgumentNullException.ThrowIfNull(helping);
+        var problem = new PlanProblem(question, helping);
+        var limit = new WorkLimit(budget ?? Budget, cancellation);
+        var least = Least(problem, 0, default, limit);
+        cancellation.ThrowIfCancellationRequested();
+        var plan = least.Plan;
+        var costs = new WorkLimit(budget ?? Budget, cancellation);
+        var waiting = new List<CostOfWaiting>();
+        foreach (var id in helping)
+        {
+            var place = problem.Courses.Index().FirstOrDefault(one => one.Item.Id == id, (-1, null!)).Index;
+            if (place < 0 || !problem.Courses[place].Before.Any(set => set.IsEmpty))
+                continue;
+            var from = least.Terms ?? question.Terms + 1;
+            var isFirst = plan is { Count: > 0 } && plan[0].Contains(place);
+            // The plan that is known answers one of the two.
+            var now = isFirst ? least : Least(problem, from, new(place, null), costs);
+            var later = plan is not null && !isFirst ? least : Least(problem, from, new(null, place), costs);
+            waiting.Add(new(id, now.Terms, later.Terms, now.IsExact && later.IsExact));
+        }
+        cancellation.ThrowIfCancellationRequested();
+        return new(
+            least.Terms,
+            least.IsExact && waiting.All(one => one.IsExact),
+            plan?.Select(term =>
+                    (IReadOnlyList<CourseId>)
+                        [
+                            .. term.Select(place => problem.Courses[place].Id)
+                                .OrderBy(id => id.Value, StringComparer.Ordinal),
+                        ]
+                )
+                .ToArray(),
+            waiting
+        );
+    }
+
+    private static Found Least(PlanProblem problem, int from, FirstTerm first, WorkLimit limit)
+    {
+        var question = problem.Question;
+        var open = question.Programme.Credits.Hundredths - problem.Prior.Credits;
+        for (var terms = Math.Max(from, first.With is null ? 0 : 1); terms <= question.Terms; terms++)
+        {
+            // Free choice fills up what is left of the programme's credits.
+            if (question.Maximum is { } maximum && (long)terms * maximum.Hundredths < open)
+                continue;
+            var plan = PlanSearch.Find(problem, terms, first, limit, out var isExact);
+            if (plan is not null)
+                return new(terms, true, plan);
+            if (!isExact)
+                return new(terms, false, null);
+        }
+        return new(null, true, null);
+    }
+
+    private sealed record Found(int? Terms, bool IsExact, IReadOnlyList<IReadOnlyList<int>>? Plan);
+}
