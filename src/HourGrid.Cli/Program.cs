@@ -5,6 +5,7 @@ var root = new RootCommand("Hour Grid on the command line.")
 {
     SolveCommand.Create(),
     RequirementCommands.Audit(),
+    RequirementCommands.EndInSight(),
     CatalogueCommands.Import(),
     CatalogueCommands.Export(),
 };

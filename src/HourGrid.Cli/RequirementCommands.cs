@@ -1,8 +1,11 @@
 using System.CommandLine;
+using System.CommandLine.Parsing;
+using System.Globalization;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Eligibility;
 using HourGrid.Core.Records;
 using HourGrid.Core.Requirements;
+using HourGrid.Core.Requirements.Ahead;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Formats.Json;
 using HourGrid.Formats.Records;
@@ -10,7 +13,7 @@ using HourGrid.Formats.Requirements;
 
 namespace HourGrid.Cli;
 
-/// <summary><c>audit</c>: what a record leaves a programme short of.</summary>
+/// <summary><c>audit</c> and <c>terms-ahead</c>: what a record leaves a programme short of, and when that can be done.</summary>
 internal static class RequirementCommands
 {
     private static readonly Option<FileInfo> ProgrammeFile = new("--programme")
@@ -33,6 +36,17 @@ internal static class RequirementCommands
     private static readonly Option<string> Term = new("--term")
     {
         Description = "A term of the catalogue: which of its courses make less short.",
+    };
+
+    private static readonly Option<int> Terms = new("--terms")
+    {
+        Description = $"Looks so many terms ahead, {TermsAheadQuestion.MostTerms} at most.",
+        DefaultValueFactory = _ => TermsAheadQuestion.UsualTerms,
+    };
+
+    private static readonly Option<decimal?> Maximum = new("--maximum")
+    {
+        Description = "The most credits of a term; the record's where nothing is said.",
     };
 
     public static Command Audit()
@@ -74,6 +88,69 @@ internal static class RequirementCommands
                     )
                     : null;
                 return AuditJson.Write(audit, helps);
+            },
+            cancellation
+        );
+
+    public static Command EndInSight()
+    {
+        var command = new Command("terms-ahead", "When the programme can be complete, and what waiting costs, as JSON.")
+        {
+            ProgrammeFile,
+            RecordFile,
+            CatalogueFile,
+            Term,
+            Terms,
+            Maximum,
+        };
+        command.Validators.Add(result =>
+        {
+            foreach (var needed in new Option[] { CatalogueFile, Term })
+                if (result.GetResult(needed) is null)
+                    result.AddError($"Option '{needed.Name}' is required.");
+            if (result.GetResult(Terms) is { } terms && !IsNumber(terms, out var number))
+                result.AddError($"--terms wants a whole number, 0 to {TermsAheadQuestion.MostTerms}.");
+            if (
+                result.GetResult(Maximum) is { Tokens: [var token] }
+                && !(decimal.TryParse(token.Value, CultureInfo.InvariantCulture, out var credits) && Credits.TryOf(credits, out _))
+            )
+                result.AddError($"--maximum wants credits, 0 to {Credits.Max}, two decimals at most.");
+        });
+        command.SetAction(TermsAheadAsync);
+        return command;
+
+        static bool IsNumber(OptionResult result, out int number)
+        {
+            number = 0;
+            return result.Tokens.Count == 0
+                || (
+                    result.Tokens is [var token]
+                    && int.TryParse(token.Value, NumberStyles.None, CultureInfo.InvariantCulture, out number)
+                    && number <= TermsAheadQuestion.MostTerms
+                );
+        }
+    }
+
+    private static Task<int> TermsAheadAsync(ParseResult parsed, CancellationToken cancellation) =>
+        RunAsync(
+            "terms-ahead",
+            parsed,
+            input =>
+            {
+                var question = QuestionOf(input, parsed.GetRequiredValue(Term));
+                return TermsAheadJson.Write(
+                    TermsAhead.Of(
+                        new(input.Programme, input.Record, input.Courses, TermCycle.Of(input.Catalogue!, question.Term))
+                        {
+                            Terms = parsed.GetValue(Terms),
+                            Maximum = parsed.GetValue(Maximum) is { } maximum
+                                ? Credits.Of(maximum)
+                                : input.Record.Load.Maximum,
+                        },
+                        question,
+                        cancellation: cancellation
+                    )
+                );
             },
             cancellation
         );

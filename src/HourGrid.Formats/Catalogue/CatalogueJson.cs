@@ -1,5 +1,3 @@
-using System.Text.Encodings.Web;
-using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Formats.Json;
 
@@ -16,18 +14,6 @@ public static class CatalogueJson
         JsonFile.Read(utf8, root => new CatalogueReader().Read(root));
 
     /// <summary>Writes a file that <see cref="Read"/> reads to the same catalogue.</summary>
-    public static byte[] Write(UniversityCatalogue catalogue)
-    {
-        using var stream = new MemoryStream();
-        using (var writer = new Utf8JsonWriter(stream, Readable))
-            CatalogueWriter.Write(catalogue).WriteTo(writer);
-        return stream.ToArray();
-    }
-
-    private static readonly JsonWriterOptions Readable = new()
-    {
-        Indented = true,
-        // The file is never part of a page, and people read it.
-        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-    };
+    public static byte[] Write(UniversityCatalogue catalogue) =>
+        ReadableJson.Write(json => CatalogueWriter.Write(catalogue).WriteTo(json));
 }

@@ -1,7 +1,7 @@
-using System.Text.Encodings.Web;
 using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Requirements;
+using HourGrid.Formats.Json;
 
 namespace HourGrid.Formats.Requirements;
 
@@ -11,8 +11,7 @@ public static class AuditJson
     public static byte[] Write(AuditAnswer audit, IReadOnlyList<HelpingCourse>? helps)
     {
         ArgumentNullException.ThrowIfNull(audit);
-        using var stream = new MemoryStream();
-        using (var json = new Utf8JsonWriter(stream, Readable))
+        return ReadableJson.Write(json =>
         {
             json.WriteStartObject();
             json.WriteNumber("short", audit.ShortWithPlanned.Value);
@@ -39,8 +38,7 @@ public static class AuditJson
                 json.WriteEndArray();
             }
             json.WriteEndObject();
-        }
-        return stream.ToArray();
+        });
     }
 
     private static void Node(Utf8JsonWriter json, AuditedNode node)
@@ -74,11 +72,4 @@ public static class AuditJson
             json.WriteStringValue(course.Value);
         json.WriteEndArray();
     }
-
-    private static readonly JsonWriterOptions Readable = new()
-    {
-        Indented = true,
-        // The file is never part of a page, and people read it.
-        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-    };
 }

@@ -1,5 +1,3 @@
-using System.Text.Encodings.Web;
-using System.Text.Json;
 using HourGrid.Core.Requirements;
 using HourGrid.Formats.Json;
 
@@ -16,18 +14,6 @@ public static class ProgrammeJson
         JsonFile.Read(utf8, root => new ProgrammeReader().Read(root));
 
     /// <summary>Writes a file that <see cref="Read"/> reads to the same programme.</summary>
-    public static byte[] Write(Programme programme)
-    {
-        using var stream = new MemoryStream();
-        using (var writer = new Utf8JsonWriter(stream, Readable))
-            ProgrammeWriter.Write(programme).WriteTo(writer);
-        return stream.ToArray();
-    }
-
-    private static readonly JsonWriterOptions Readable = new()
-    {
-        Indented = true,
-        // The file is never part of a page, and people read it.
-        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-    };
+    public static byte[] Write(Programme programme) =>
+        ReadableJson.Write(json => ProgrammeWriter.Write(programme).WriteTo(json));
 }

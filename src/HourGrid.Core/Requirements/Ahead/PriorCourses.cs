@@ -12,10 +12,7 @@ internal sealed class PriorCourses
 
     public PriorCourses(TermsAheadQuestion question)
     {
-        Record = question.Record with
-        {
-            Taken = [.. question.Record.Taken.Where(taken => taken.Status != TakenStatus.Planned)],
-        };
+        Record = WithoutPlanned(question.Record);
         entries = CountedEntries.Of(Record, question.Courses);
         exams = Record.Exams;
         foreach (var course in question.Courses.Catalogue)
@@ -27,6 +24,13 @@ internal sealed class PriorCourses
 
     /// <summary>The record without what it has planned.</summary>
     public StudentRecord Record { get; }
+
+    /// <summary>A record without what it has planned.</summary>
+    public static StudentRecord WithoutPlanned(StudentRecord record) =>
+        record with
+        {
+            Taken = [.. record.Taken.Where(taken => taken.Status != TakenStatus.Planned)],
+        };
 
     /// <summary>All credits that count already, in hundredths, each course once.</summary>
     public long Credits => entries.Values.Sum(of => (long)of[0].Credits.Hundredths);

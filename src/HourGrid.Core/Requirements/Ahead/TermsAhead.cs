@@ -1,4 +1,5 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Eligibility;
 using HourGrid.Core.Work;
 
 namespace HourGrid.Core.Requirements.Ahead;
@@ -8,6 +9,35 @@ public static class TermsAhead
 {
     /// <summary>How long the least number of terms may take, and as long again what waiting costs.</summary>
     public static TimeSpan Budget { get; } = TimeSpan.FromSeconds(2);
+
+    /// <summary>Looks for them, with what the courses that help in the first term cost if they wait.</summary>
+    /// <param name="question">Whose programme, from which term on.</param>
+    /// <param name="eligibility">Whose record, for the first term.</param>
+    /// <param name="budget">How long each of the parts may take; null for <see cref="Budget"/>.</param>
+    /// <param name="cancellation">Stops at any moment.</param>
+    /// <exception cref="OperationCanceledException">It was stopped.</exception>
+    public static TermsAheadAnswer Of(
+        TermsAheadQuestion question,
+        EligibilityQuestion eligibility,
+        TimeSpan? budget = null,
+        CancellationToken cancellation = default
+    )
+    {
+        ArgumentNullException.ThrowIfNull(question);
+        ArgumentNullException.ThrowIfNull(eligibility);
+        // The record's own planned courses are left out here, too: what they help is not done yet.
+        var helping = HelpingCourses.Of(
+            question.Programme,
+            question.Courses,
+            eligibility with
+            {
+                Record = PriorCourses.WithoutPlanned(question.Record),
+            },
+            budget,
+            cancellation
+        );
+        return Of(question, [.. helping.Select(help => help.Course)], budget, cancellation);
+    }
 
     /// <summary>Looks for them.</summary>
     /// <param name="question">Whose programme, from which term on.</param>
