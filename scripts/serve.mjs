@@ -84,7 +84,7 @@ mkdirSync(values.data, { recursive: true });
 const server = start(
   `${root}/artifacts/app`,
   'HourGrid.Server',
-  [`--urls=${address}`, `--DataFolder=${values.data}`, `--FirstCatalogue=${catalogue}`],
+  [`--urls=${address}`, `--DataFolder=${values.data}`, `--FirstCatalogue=${catalogue}`, `--FirstProgrammes=${root}/demo/programmes`],
   environment,
 );
 

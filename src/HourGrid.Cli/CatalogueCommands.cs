@@ -16,7 +16,8 @@ internal static class CatalogueCommands
 
     private static readonly Argument<FileInfo> From = new("file")
     {
-        Description = "A catalogue: .json (docs/formats/catalogue.md), or .csv (docs/formats/catalogue-csv.md).",
+        Description =
+            "A catalogue: .json (docs/formats/catalogue.md), or .csv (docs/formats/catalogue-csv.md); or a programme (docs/formats/programme.md).",
     };
 
     private static readonly Argument<FileInfo> To = new("file") { Description = "Where to write: .json or .csv." };
@@ -27,6 +28,11 @@ internal static class CatalogueCommands
         Required = true,
     };
 
+    private static readonly Option<string> OfProgramme = new("--programme")
+    {
+        Description = "Writes the programme with this id instead of the catalogue.",
+    };
+
     private static readonly Option<bool> Remove = new("--remove")
     {
         Description =
@@ -35,7 +41,10 @@ internal static class CatalogueCommands
 
     public static Command Import()
     {
-        var command = new Command("import", "Imports a catalogue, all of it or nothing, and says what changed.")
+        var command = new Command(
+            "import",
+            "Imports a catalogue or a programme, all of it or nothing, and says what changed."
+        )
         {
             From,
             Data,
@@ -47,7 +56,20 @@ internal static class CatalogueCommands
 
     public static Command Export()
     {
-        var command = new Command("export", "Writes the catalogue of the database to a file.") { To, Data };
+        var command = new Command(
+            "export",
+            "Writes the catalogue of the database, or one of its programmes, to a file."
+        )
+        {
+            To,
+            Data,
+            OfProgramme,
+        };
+        command.Validators.Add(result =>
+        {
+            if (result.GetResult(OfProgramme) is not null && result.GetValue(To) is { } file && IsCsv(file))
+                result.AddError("A programme is written as .json.");
+        });
         command.SetAction(ExportAsync);
         return command;
     }
@@ -58,6 +80,12 @@ internal static class CatalogueCommands
         {
             var file = parsed.GetRequiredValue(From);
             var isCsv = IsCsv(file);
+            if (!isCsv && await ProgrammeFiles.IsProgrammeAsync(file, cancellation))
+            {
+                await using var into = await DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation);
+                await Console.Out.WriteLineAsync(Plain(await ProgrammeFiles.ImportAsync(into, file, cancellation)));
+                return 0;
+            }
             // The database is opened while a file that says everything by itself is read.
             var opening = Task.Run(
                 () => DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation),
@@ -118,17 +146,27 @@ internal static class CatalogueCommands
             var file = parsed.GetRequiredValue(To);
             var isCsv = IsCsv(file);
             await using var database = await DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation);
+            if (parsed.GetValue(OfProgramme) is { } programme)
+            {
+                await WriteAsync(
+                    await ProgrammeFiles.ExportAsync(database, programme, cancellation)
+                        ?? throw new CommandException($"There is no programme {programme} in the database.")
+                );
+                await Console.Out.WriteLineAsync(Plain($"{file.Name}: programme {programme}"));
+                return 0;
+            }
             var catalogue = await KeptAsync(database, cancellation);
-            // A file that is there is only replaced once the new one is whole.
-            var part = file.FullName + ".part";
-            await File.WriteAllBytesAsync(
-                part,
-                isCsv ? CatalogueCsv.Write(catalogue) : CatalogueJson.Write(catalogue),
-                cancellation
-            );
-            File.Move(part, file.FullName, overwrite: true);
+            await WriteAsync(isCsv ? CatalogueCsv.Write(catalogue) : CatalogueJson.Write(catalogue));
             await Console.Out.WriteLineAsync($"{file.Name}: {Counted(catalogue)}");
             return 0;
+
+            // A file that is there is only replaced once the new one is whole.
+            async Task WriteAsync(byte[] bytes)
+            {
+                var part = file.FullName + ".part";
+                await File.WriteAllBytesAsync(part, bytes, cancellation);
+                File.Move(part, file.FullName, overwrite: true);
+            }
         }
         catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or CommandException)
         {

@@ -94,7 +94,10 @@ internal static class RequirementCommands
 
     public static Command EndInSight()
     {
-        var command = new Command("terms-ahead", "When the programme can be complete, and what waiting costs, as JSON.")
+        var command = new Command(
+            "terms-ahead",
+            "When the programme can be complete, and what waiting costs, as JSON."
+        )
         {
             ProgrammeFile,
             RecordFile,
@@ -112,7 +115,10 @@ internal static class RequirementCommands
                 result.AddError($"--terms wants a whole number, 0 to {TermsAheadQuestion.MostTerms}.");
             if (
                 result.GetResult(Maximum) is { Tokens: [var token] }
-                && !(decimal.TryParse(token.Value, CultureInfo.InvariantCulture, out var credits) && Credits.TryOf(credits, out _))
+                && !(
+                    decimal.TryParse(token.Value, CultureInfo.InvariantCulture, out var credits)
+                    && Credits.TryOf(credits, out _)
+                )
             )
                 result.AddError($"--maximum wants credits, 0 to {Credits.Max}, two decimals at most.");
         });
@@ -140,7 +146,12 @@ internal static class RequirementCommands
                 var question = QuestionOf(input, parsed.GetRequiredValue(Term));
                 return TermsAheadJson.Write(
                     TermsAhead.Of(
-                        new(input.Programme, input.Record, input.Courses, TermCycle.Of(input.Catalogue!, question.Term))
+                        new(
+                            input.Programme,
+                            input.Record,
+                            input.Courses,
+                            TermCycle.Of(input.Catalogue!.Terms, input.Catalogue.Seasons, question.Term)
+                        )
                         {
                             Terms = parsed.GetValue(Terms),
                             Maximum = parsed.GetValue(Maximum) is { } maximum

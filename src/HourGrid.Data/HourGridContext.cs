@@ -2,6 +2,7 @@ using HourGrid.Data.Calendars;
 using HourGrid.Data.Catalogue;
 using HourGrid.Data.People;
 using HourGrid.Data.Picks;
+using HourGrid.Data.Requirements;
 using HourGrid.Data.Sketches;
 using Microsoft.EntityFrameworkCore;
 
@@ -18,6 +19,9 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
     public DbSet<SketchStepRow> SketchSteps => Set<SketchStepRow>();
     public DbSet<PicksRow> Picks => Set<PicksRow>();
     public DbSet<PicksStepRow> PicksSteps => Set<PicksStepRow>();
+    public DbSet<ProgrammeRow> Programmes => Set<ProgrammeRow>();
+    public DbSet<PlanRow> Plans => Set<PlanRow>();
+    public DbSet<PlanStepRow> PlanSteps => Set<PlanStepRow>();
     public DbSet<CalendarAddressRow> CalendarAddresses => Set<CalendarAddressRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
@@ -27,5 +31,7 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
         PicksConfiguration.Configure(modelBuilder);
         CalendarConfiguration.Configure(modelBuilder);
         PersonConfiguration.Configure(modelBuilder);
+        ProgrammeConfiguration.Configure(modelBuilder);
+        PlanConfiguration.Configure(modelBuilder);
     }
 }

@@ -270,10 +270,36 @@ public sealed class ProblemTests
     [Fact]
     public void More_courses_than_can_be_answered_are_refused()
     {
-        var courses = Problem.MaxCoursesInPlay + 1;
+        var courses = Problem.MaxCoursesTaken + 1;
         var refused = Assert.Throws<AskTooLargeException>(() => Problem.Compile(Lectures(courses, 1), All(courses)));
         Assert.Equal(
-            (AskExcess.CoursesInPlay, courses, Problem.MaxCoursesInPlay),
+            (AskExcess.CoursesTaken, courses, Problem.MaxCoursesTaken),
+            (refused.Excess, refused.Found, refused.Most)
+        );
+    }
+
+    [Fact]
+    public void An_either_or_is_reckoned_at_what_it_takes_and_bounded_for_itself()
+    {
+        // As many as one day has hours: each course has a section at another.
+        var ask = All(Problem.MaxCoursesInPlay);
+        var choice = ask with { EitherOr = [new([.. ask.Wanted.Select(one => one.Course)], 1, 1)] };
+        Assert.Equal(
+            Problem.MaxCoursesInPlay,
+            Counts.Of(Problem.Compile(Lectures(Problem.MaxCoursesInPlay, 1), choice)).Total.Timetables
+        );
+        var more = All(Problem.MaxCoursesInPlay + 1);
+        var refused = Assert.Throws<AskTooLargeException>(() =>
+            Problem.Compile(
+                Lectures(Problem.MaxCoursesInPlay + 1, 1),
+                more with
+                {
+                    EitherOr = [new([.. more.Wanted.Select(one => one.Course)], 1, 1)],
+                }
+            )
+        );
+        Assert.Equal(
+            (AskExcess.CoursesInPlay, Problem.MaxCoursesInPlay + 1, Problem.MaxCoursesInPlay),
             (refused.Excess, refused.Found, refused.Most)
         );
     }

@@ -6,7 +6,7 @@ namespace HourGrid.Core.Asking;
 public sealed record Ask
 {
     /// <summary>The most courses an ask may name.</summary>
-    public const int MaxWanted = 40;
+    public const int MaxWanted = 100;
 
     /// <summary>The most time blocks, and the most breaks, an ask may hold.</summary>
     public const int MaxRules = 500;

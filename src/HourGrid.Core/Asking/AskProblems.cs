@@ -46,6 +46,9 @@ public sealed class AskRefusedException(string path, AskFault fault, string foun
 /// <summary>What of an ask is more than can be answered.</summary>
 public enum AskExcess
 {
+    /// <summary>Courses that a timetable could take.</summary>
+    CoursesTaken,
+
     /// <summary>Courses in play.</summary>
     CoursesInPlay,
 

@@ -47,4 +47,8 @@ public sealed record WantedCourse
 /// <param name="Courses">The courses, at least one.</param>
 /// <param name="Min">At least so many are taken.</param>
 /// <param name="Max">At most so many are taken.</param>
-public sealed record EitherOr(IReadOnlyList<CourseId> Courses, int Min, int Max);
+public sealed record EitherOr(IReadOnlyList<CourseId> Courses, int Min, int Max)
+{
+    /// <summary>What it is called, such as the requirement for which it stands; may be empty.</summary>
+    public string Label { get; init; } = "";
+}

@@ -25,8 +25,11 @@ public sealed class Problem
     /// <summary>The most bundles one course may have.</summary>
     public const int MaxBundlesPerCourse = BundleFinder.MostBundles;
 
-    /// <summary>The most courses in play together.</summary>
-    public const int MaxCoursesInPlay = 20;
+    /// <summary>The most courses that a timetable may take: of an either–or, as many as it takes.</summary>
+    public const int MaxCoursesTaken = 20;
+
+    /// <summary>The most courses in play together, all of every either–or.</summary>
+    public const int MaxCoursesInPlay = 80;
 
     /// <summary>The most words all rows together may take: 128 MB.</summary>
     private const long MaxRowWords = 1 << 24;
@@ -131,7 +134,8 @@ public sealed class Problem
 
     /// <summary>Whether an ask can be compiled, as far as that shows without finding its bundles.</summary>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
-    /// <exception cref="AskTooLargeException">More than <see cref="MaxCoursesInPlay"/> courses are in play.</exception>
+    /// <exception cref="AskTooLargeException">More than <see cref="MaxCoursesInPlay"/> courses are in play, or more than
+    /// <see cref="MaxCoursesTaken"/> could be taken.</exception>
     public static void Check(CatalogueSnapshot snapshot, Ask ask) => AnswerableAsk.Check(snapshot, ask);
 
     /// <summary>Compiles an ask.</summary>
@@ -140,7 +144,7 @@ public sealed class Problem
     /// <param name="budget">How long it may take; null for as long as it takes.</param>
     /// <param name="cancellation">Stops at any moment.</param>
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
-    /// <exception cref="AskTooLargeException">It is larger than <see cref="MaxCoursesInPlay"/> courses in play,
+    /// <exception cref="AskTooLargeException">It is larger than <see cref="MaxCoursesInPlay"/> courses in play, <see cref="MaxCoursesTaken"/> to take,
     /// <see cref="MaxBundlesPerCourse"/> bundles of one course, or the memory for all of them together.</exception>
     /// <exception cref="OperationCanceledException">The token was cancelled, or the time was up.</exception>
     public static Problem Compile(

@@ -61,6 +61,7 @@ public enum RequirementState
 /// <param name="ShortWithPlanned">What it is short of over all courses, also where it is not needed.</param>
 /// <param name="ShortWithUnderWay">The same over courses completed or under way.</param>
 /// <param name="ShortCompleted">The same over courses completed.</param>
+/// <param name="Total">All that it asks for, reckoned in credits; of parts of which it takes some, those that are short of least.</param>
 /// <param name="Courses">Those given to it, in ordinal order; none unless it is a leaf.</param>
 public sealed record AuditedNode(
     Requirement Requirement,
@@ -68,5 +69,6 @@ public sealed record AuditedNode(
     TotalCredits ShortWithPlanned,
     TotalCredits ShortWithUnderWay,
     TotalCredits ShortCompleted,
+    TotalCredits Total,
     IReadOnlyList<CourseId> Courses
 );

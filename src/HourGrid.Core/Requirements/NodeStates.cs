@@ -10,6 +10,11 @@ internal static class NodeStates
         var tree = problem.Tree;
         var shortages = problem.ShortOfNodes(given);
         var isNeeded = new bool[tree.Nodes.Count];
+        var totals = new long[tree.Nodes.Count];
+        for (var node = tree.Nodes.Count - 1; node >= 0; node--)
+            totals[node] = tree.LeafOf(node) is var leaf and >= 0
+                ? tree.NeedOf(leaf)
+                : Taken(node).Sum(part => totals[part]);
         Mark(0);
         return
         [
@@ -21,6 +26,7 @@ internal static class NodeStates
                         new(shortages[0][node]),
                         new(shortages[1][node]),
                         new(shortages[2][node]),
+                        new(totals[node]),
                         [
                             .. problem
                                 .Pairs.Where((pair, place) => given[place] && pair.Leaf == tree.LeafOf(node))
@@ -33,17 +39,19 @@ internal static class NodeStates
         void Mark(int node)
         {
             isNeeded[node] = true;
-            IEnumerable<int> parts = tree.ChildrenOf(node);
             // While some of its parts still have to be found, each of them is a way out.
-            if (tree.TakeOf(node) > 0 && shortages[0][node] == 0)
-                parts = parts
+            foreach (var part in shortages[0][node] == 0 ? Taken(node) : tree.ChildrenOf(node))
+                Mark(part);
+        }
+
+        IEnumerable<int> Taken(int node) =>
+            tree.TakeOf(node) == 0
+                ? tree.ChildrenOf(node)
+                : tree.ChildrenOf(node)
                     .OrderBy(part => shortages[0][part])
                     .ThenBy(part => shortages[1][part])
                     .ThenBy(part => shortages[2][part])
                     .Take(tree.TakeOf(node));
-            foreach (var part in parts)
-                Mark(part);
-        }
 
         RequirementState StateOf(int node) =>
             shortages[2][node] == 0 ? RequirementState.Done

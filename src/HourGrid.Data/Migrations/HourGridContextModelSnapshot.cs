@@ -131,6 +131,64 @@ namespace HourGrid.Data.Migrations
                     b.ToTable("PicksSteps", (string)null);
                 });
 
+            modelBuilder.Entity("HourGrid.Data.Requirements.PlanRow", b =>
+                {
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("CurrentStep")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("StudentId");
+
+                    b.ToTable("Plans", (string)null);
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Requirements.PlanStepRow", b =>
+                {
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("PlanJson")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Size")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("StudentId", "Number");
+
+                    b.ToTable("PlanSteps", (string)null);
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Requirements.ProgrammeRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("ImportedUtc")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Json")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Programmes", (string)null);
+                });
+
             modelBuilder.Entity("HourGrid.Data.Sketches.SectionChangeRow", b =>
                 {
                     b.Property<int>("Id")
@@ -287,6 +345,24 @@ namespace HourGrid.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("HourGrid.Data.Requirements.PlanRow", b =>
+                {
+                    b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
+                        .WithOne()
+                        .HasForeignKey("HourGrid.Data.Requirements.PlanRow", "StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Requirements.PlanStepRow", b =>
+                {
+                    b.HasOne("HourGrid.Data.Requirements.PlanRow", null)
+                        .WithMany("Steps")
+                        .HasForeignKey("StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("HourGrid.Data.Sketches.SketchRow", b =>
                 {
                     b.HasOne("HourGrid.Data.Sketches.StudentRow", null)
@@ -306,6 +382,11 @@ namespace HourGrid.Data.Migrations
                 });
 
             modelBuilder.Entity("HourGrid.Data.Picks.PicksRow", b =>
+                {
+                    b.Navigation("Steps");
+                });
+
+            modelBuilder.Entity("HourGrid.Data.Requirements.PlanRow", b =>
                 {
                     b.Navigation("Steps");
                 });

@@ -35,7 +35,7 @@ public sealed record AskDocument(
         string? Seats
     );
 
-    public sealed record EitherOrDocument(IReadOnlyList<string> Courses, TakeDocument Take);
+    public sealed record EitherOrDocument(IReadOnlyList<string> Courses, TakeDocument Take, string Label);
 
     public sealed record TakeDocument(int Min, int Max);
 
@@ -94,7 +94,8 @@ public sealed record AskDocument(
             [
                 .. ask.EitherOr.Select(either => new EitherOrDocument(
                     [.. either.Courses.Select(course => course.Value)],
-                    new(either.Min, either.Max)
+                    new(either.Min, either.Max),
+                    either.Label
                 )),
             ],
             Of(ask.Credits),

@@ -70,13 +70,16 @@ internal static class AskReader
 
     private static EitherOr? EitherOr(JsonPlace place)
     {
-        var either = place.Object("courses", "take");
+        var either = place.Object("courses", "take", "label");
         var take = either["take"].Object("min", "max");
         var courses = either["courses"].Values(course => (CourseId?)SharedValues.Course(course), Ask.MaxWanted);
         if (courses.Count == 0)
             either["courses"].Refuse("a list of at least one course");
         var min = take["min"].Whole(0, Ask.MaxWanted);
-        return new(courses, min, take["max"].Whole(min, Ask.MaxWanted));
+        return new(courses, min, take["max"].Whole(min, Ask.MaxWanted))
+        {
+            Label = either.Or("label", "", text => text.Text()),
+        };
     }
 
     private static CreditBounds CreditBounds(JsonPlace place)

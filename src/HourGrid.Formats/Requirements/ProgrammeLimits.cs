@@ -3,6 +3,9 @@ namespace HourGrid.Formats.Requirements;
 /// <summary>The most of everything that a programme may have: several times what the largest have.</summary>
 public static class ProgrammeLimits
 {
+    /// <summary>Bytes of a file.</summary>
+    public const long FileBytes = 16L << 20;
+
     /// <summary>Requirements, with all that is in them.</summary>
     public const int Requirements = 1_000;
 

@@ -18,6 +18,8 @@ public static class AskWords
         ArgumentNullException.ThrowIfNull(tooLarge);
         return tooLarge.Excess switch
         {
+            AskExcess.CoursesTaken =>
+                $"A timetable could take {tooLarge.Found} courses; {tooLarge.Most} at most can be answered. Set some aside.",
             AskExcess.CoursesInPlay =>
                 $"{tooLarge.Found} courses are in play; {tooLarge.Most} can be answered together. Set some aside.",
             AskExcess.BundlesOfCourse =>

@@ -39,6 +39,9 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
 
     public IReadOnlyList<Term> Terms => current.Terms;
 
+    /// <summary>The cycle of the terms of a year; empty where nothing is said.</summary>
+    public IReadOnlyList<string> Seasons => current.Seasons;
+
     public int Version => current.Version;
 
     /// <summary>The number of the import that brought it.</summary>
@@ -114,6 +117,7 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
         )
         {
             Live = current.Live,
+            Seasons = kept.Catalogue.Seasons,
         };
 
     /// <summary>Takes over seats that the registrar told.</summary>
@@ -194,6 +198,8 @@ internal sealed class CurrentCatalogue(TimeProvider time) : IDisposable
     )
     {
         public LiveSeats? Live { get; init; }
+
+        public IReadOnlyList<string> Seasons { get; init; } = [];
     }
 
     /// <param name="Terms">Terms whose seats the registrar told; the figures stand in their snapshots.</param>

@@ -4,6 +4,7 @@ using HourGrid.Data;
 using HourGrid.Data.Catalogue;
 using HourGrid.Formats.Catalogue;
 using HourGrid.Server.Catalogue;
+using HourGrid.Server.Requirements;
 using Microsoft.AspNetCore.DataProtection;
 
 namespace HourGrid.Server.Hosting;
@@ -13,6 +14,7 @@ internal static class DataFolder
 {
     private const string Setting = "DataFolder";
     private const string FirstCatalogueSetting = "FirstCatalogue";
+    private const string FirstProgrammesSetting = "FirstProgrammes";
 
     /// <summary>While the OpenAPI document is generated the program really starts, but must not touch any data.</summary>
     public static bool IsDescribingOnly => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
@@ -34,9 +36,10 @@ internal static class DataFolder
         builder.Services.AddSingleton(_ => held);
         // Begun at once: the rest of the server is put together meanwhile.
         var file = builder.Configuration[FirstCatalogueSetting];
+        var programmes = builder.Configuration[FirstProgrammesSetting];
         var unusable = new List<UnusableCatalogue>();
         var preparing = Task.Run(() =>
-            PrepareAsync(path, file, catalogue, (import, why) => unusable.Add(new(import, why)))
+            PrepareAsync(path, file, programmes, catalogue, (import, why) => unusable.Add(new(import, why)))
         );
         builder.Services.AddSingleton(new PreparedData(preparing, unusable));
     }
@@ -59,17 +62,23 @@ internal static class DataFolder
     }
 
     /// <summary>
-    /// Brings the database up to date, imports the first catalogue where none is, and reads it. The catalogue that was
+    /// Brings the database up to date, imports the first catalogue and the first programmes where none is, and reads it. The catalogue that was
     /// imported; null where there was one, whose file is then not even opened.
     /// </summary>
     private static async Task<UniversityCatalogue?> PrepareAsync(
         string path,
         string? file,
+        string? programmes,
         CurrentCatalogue catalogue,
         Action<int, Exception> cannotUse
     )
     {
         await DatabaseFile.PrepareAsync(path);
+        if (programmes is not null)
+        {
+            await using var empty = DatabaseFile.Open(path);
+            await FirstProgrammes.ImportAsync(empty, programmes, TimeProvider.System.GetUtcNow().UtcDateTime);
+        }
         if (CatalogueReading.TakeUsable(path, catalogue.Take, cannotUse) || file is null)
             return null;
         var first = CatalogueJson.Read(await File.ReadAllBytesAsync(file)).Value;

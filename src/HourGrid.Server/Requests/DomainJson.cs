@@ -4,9 +4,11 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Eligibility;
 using HourGrid.Core.PutBy;
+using HourGrid.Core.Requirements.Ahead;
 using HourGrid.Formats.Asking;
 using HourGrid.Formats.Json;
 using HourGrid.Formats.PutBy;
+using HourGrid.Formats.Requirements;
 using HourGrid.Formats.Sketches;
 using HourGrid.Formats.Timetables.Pictures;
 
@@ -22,6 +24,7 @@ internal static class DomainJson
             [typeof(Ask)] = typeof(AskDocument),
             [typeof(IReadOnlyList<PutByTimetable>)] = typeof(IReadOnlyList<PutByDocument>),
             [typeof(TermPicks)] = typeof(PicksDocument),
+            [typeof(AheadPlan)] = typeof(PlanDocument),
             [typeof(SketchContent)] = typeof(SketchDocument),
             [typeof(IReadOnlySet<RegistrationNumber>)] = typeof(IReadOnlyList<string>),
             [typeof(IReadOnlyList<CourseId>)] = typeof(IReadOnlyList<string>),
@@ -35,6 +38,7 @@ internal static class DomainJson
         json.Converters.Add(new Reader<Ask>(element => AskJson.Read(element).Value));
         json.Converters.Add(new Reader<IReadOnlyList<PutByTimetable>>(element => PutByJson.Shortlist(element).Value));
         json.Converters.Add(new Reader<TermPicks>(element => PutByJson.Picks(element).Value));
+        json.Converters.Add(new Reader<AheadPlan>(element => PlanJson.Read(element).Value));
         json.Converters.Add(new Reader<SketchContent>(element => SketchJson.Read(element).Value));
         json.Converters.Add(new Reader<RegistrationNumber>(element => new(Text(element))));
         json.Converters.Add(new Reader<CourseId>(element => new(Text(element))));

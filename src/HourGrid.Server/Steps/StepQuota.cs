@@ -67,6 +67,17 @@ internal sealed class StepQuota(HourGridContext database, CurrentStudent student
                 over,
                 cancellation
             );
+        if (
+            await database
+                .Plans.AsNoTracking()
+                .SingleOrDefaultAsync(row => row.StudentId == student.Id, cancellation) is
+            { } plan
+        )
+            over -= await DropAsync(
+                database.PlanSteps.Where(step => step.StudentId == student.Id && step.Number != plan.CurrentStep),
+                over,
+                cancellation
+            );
         if (over > 0)
             throw Refusals.NoRoom();
     }
@@ -95,6 +106,9 @@ internal sealed class StepQuota(HourGridContext database, CurrentStudent student
             .SumAsync(step => (long)step.Size, cancellation)
         + await database
             .PicksSteps.Where(step => step.StudentId == student.Id)
+            .SumAsync(step => (long)step.Size, cancellation)
+        + await database
+            .PlanSteps.Where(step => step.StudentId == student.Id)
             .SumAsync(step => (long)step.Size, cancellation);
 
     private IQueryable<SketchRow> Mine() => database.Sketches.Where(row => row.StudentId == student.Id);

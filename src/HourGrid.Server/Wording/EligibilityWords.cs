@@ -42,7 +42,8 @@ internal static class EligibilityWords
             ? null
             : $"If you pass {Or([.. sets.Select(set => Saying.List([.. set.Select(course => course.Value)]))])}.";
 
-    private static string Ways(IReadOnlyList<IReadOnlyList<Prerequisite>> sets) =>
+    /// <summary>As in <c>TID 110 with a C, or the Calculus placement exam with 4</c>.</summary>
+    public static string Ways(IReadOnlyList<IReadOnlyList<Prerequisite>> sets) =>
         Or([.. sets.Select(set => Saying.List([.. set.Select(Said)]))]);
 
     private static string Or(IReadOnlyList<string> ways) =>

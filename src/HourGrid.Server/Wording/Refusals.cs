@@ -32,6 +32,14 @@ internal static class Refusals
     public static RefusedException NoSignIn() =>
         NotFound("There is no campus to sign in at: this server is not told of one.");
 
+    public static RefusedException NoSuchProgramme(string programme) =>
+        NotFound($"You are in no programme {programme} that is known here.");
+
+    public static RefusedException NoProgramme() => NotFound("None of your programmes is known here.");
+
+    public static RefusedException NoSuchRequirement(string requirement) =>
+        NotFound($"There is no requirement {requirement} in this programme.");
+
     public static RefusedException NoSuchCalendar() => NotFound("There is no calendar at this address (any more).");
 
     public static RefusedException SketchOfOtherTerm(string term) =>
@@ -83,6 +91,10 @@ internal static class Refusals
     /// <summary>The same of what is picked for a term.</summary>
     public static RefusedException StalePicks(ProblemDetails newer) =>
         Stale(newer, "The line-up or the choice was changed elsewhere.");
+
+    /// <summary>The same of terms ahead.</summary>
+    public static RefusedException StalePlan(ProblemDetails newer) =>
+        Stale(newer, "What stands in terms ahead was changed elsewhere.");
 
     private static RefusedException Stale(ProblemDetails newer, string title)
     {

@@ -73,7 +73,14 @@ public static class Fits
             else if (choice.Max <= 1)
                 setAside.UnionWith(others);
             else if (others.Length > 0)
-                eitherOr.Add(new(others, Math.Max(0, choice.Min - 1), Math.Min(others.Length, choice.Max - 1)));
+                eitherOr.Add(
+                    choice with
+                    {
+                        Courses = others,
+                        Min = Math.Max(0, choice.Min - 1),
+                        Max = Math.Min(others.Length, choice.Max - 1),
+                    }
+                );
         }
         return ask with
         {

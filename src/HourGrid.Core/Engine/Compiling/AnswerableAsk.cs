@@ -22,6 +22,11 @@ internal static class AnswerableAsk
                     ask.EitherOr[i].Courses[j].Value
                 );
         var inPlay = ask.Wanted.Count(wanted => CourseRule.IsInPlay(ask, wanted));
+        var taken =
+            ask.Wanted.Count(wanted => CourseRule.IsInPlay(ask, wanted) && EitherOrRule.Of(ask, wanted) is null)
+            + ask.EitherOr.Sum(either => Math.Min(either.Max, either.Courses.Count));
+        if (taken > Problem.MaxCoursesTaken)
+            throw new AskTooLargeException(AskExcess.CoursesTaken, taken, Problem.MaxCoursesTaken);
         if (inPlay > Problem.MaxCoursesInPlay)
             throw new AskTooLargeException(AskExcess.CoursesInPlay, inPlay, Problem.MaxCoursesInPlay);
     }

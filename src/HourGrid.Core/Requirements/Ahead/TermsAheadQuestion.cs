@@ -36,11 +36,11 @@ public sealed record TermCycle(TermId Term, string? Season, IReadOnlyList<string
 {
     /// <summary>The terms from one of a catalogue on.</summary>
     /// <exception cref="ArgumentException">The catalogue has no such term.</exception>
-    public static TermCycle Of(UniversityCatalogue catalogue, TermId term)
+    public static TermCycle Of(IReadOnlyList<Term> terms, IReadOnlyList<string> seasons, TermId term)
     {
-        ArgumentNullException.ThrowIfNull(catalogue);
-        return catalogue.Terms.FirstOrDefault(one => one.Id == term) is { } found
-            ? new(term, found.Season, catalogue.Seasons)
+        ArgumentNullException.ThrowIfNull(terms);
+        return terms.FirstOrDefault(one => one.Id == term) is { } found
+            ? new(term, found.Season, seasons)
             : throw new ArgumentException("The catalogue has no such term.", nameof(term));
     }
 
