@@ -14,6 +14,7 @@ const rooms = {
   catalogue: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
   workbench: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
   lineup: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
+  requirements: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
   choice: ['lib', 'wording', 'api', 'ui', 'grid', 'saving', 'domain'],
 };
 

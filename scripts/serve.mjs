@@ -84,7 +84,12 @@ mkdirSync(values.data, { recursive: true });
 const server = start(
   `${root}/artifacts/app`,
   'HourGrid.Server',
-  [`--urls=${address}`, `--DataFolder=${values.data}`, `--FirstCatalogue=${catalogue}`, `--FirstProgrammes=${root}/demo/programmes`],
+  [
+    `--urls=${address}`,
+    `--DataFolder=${values.data}`,
+    `--FirstCatalogue=${catalogue}`,
+    `--FirstProgrammes=${root}/demo/programmes`,
+  ],
   environment,
 );
 

@@ -17,6 +17,17 @@ export type Comparison = Schema['ComparisonRecord'];
 export type MeasureRow = Schema['MeasureRowRecord'];
 export type Picks = Schema['PicksDocument'];
 export type PicksState = Schema['PicksRecord'];
+export type Plan = Schema['PlanDocument'];
+export type PlanState = Schema['PlanRecord'];
+export type PlanEntry = Plan['entries'][number];
+export type Requirements = Schema['RequirementsRecord'];
+export type Audit = Schema['AuditRecord'];
+export type RequirementNode = Schema['NodeRecord'];
+export type GivenCourse = Schema['GivenCourseRecord'];
+export type OfferedFor = Schema['OfferedForRecord'];
+export type StripTerm = Schema['StripTermRecord'];
+export type StripEntry = Schema['StripEntryRecord'];
+export type EndInSight = Schema['EndInSightRecord'];
 export type Choice = Schema['ChoiceDocument'];
 export type Eligibility = Schema['EligibilityRecord'];
 export type Permission = Schema['PermissionRecord'];
@@ -51,6 +62,8 @@ export class ApiError extends Error {
     readonly newer: Sketch | null = null,
     /** What is picked now, where a change of it came too late. */
     readonly newerPicks: PicksState | null = null,
+    /** What stands in terms ahead now, where a change of it came too late. */
+    readonly newerPlan: PlanState | null = null,
   ) {
     super(message);
   }
@@ -100,11 +113,13 @@ export async function call<T>(fetching: Promise<Fetched<T>>): Promise<T> {
     title?: string;
     sketch?: Sketch;
     picks?: PicksState;
+    plan?: PlanState;
   };
   throw new ApiError(
     fetched.response.status,
     problem.detail ?? problem.title ?? wording.serverAnswered(fetched.response.status),
     problem.sketch ?? null,
     problem.picks ?? null,
+    problem.plan ?? null,
   );
 }

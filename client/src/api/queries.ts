@@ -28,13 +28,14 @@ export function isOfCatalogue(queryKey: readonly unknown[]): boolean {
     'sketch',
     'sketches',
     'picks',
+    'plan',
     'calendar-address',
     'deleted-sketch',
   ].includes(String(queryKey[0]));
 }
 
 /** Lists of courses, in which some are shown with or without a seat. */
-const lists = ['search', 'suggestions', 'numbers'];
+const lists = ['search', 'suggestions', 'numbers', 'offers-for'];
 
 /** Whether what was asked so tells how many seats are left: timetables side by side, and what if a section fills. */
 export function tellsSeats(queryKey: readonly unknown[]): boolean {

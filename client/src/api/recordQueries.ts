@@ -45,6 +45,9 @@ export function isOfRecord([kind, , search]: readonly unknown[]): boolean {
     kind === 'record' ||
     kind === 'eligibility' ||
     kind === 'permissions' ||
+    kind === 'requirements' ||
+    kind === 'offers-for' ||
+    kind === 'end-in-sight' ||
     (kind === 'search' && String(search).includes('eligible='))
   );
 }

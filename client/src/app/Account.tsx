@@ -7,7 +7,7 @@ import { meQuery } from '@/api/recordQueries';
 import { Menu, MenuItem } from '@/ui/Menu';
 import { MyRecord } from './MyRecord';
 import { forgetPerson } from './signedOut';
-import { signInAddress } from './signInAddress';
+import { signInAddress } from '@/domain/signInAddress';
 import { wording } from '@/wording/app/Account';
 
 /** Whether this page is where a sign-in led that did not work; read before the first place takes over the address. */

@@ -18,6 +18,7 @@ import { wording } from '@/wording/app/App';
 const catalogue = lazyPlace(async () => (await import('@/catalogue/Catalogue')).Catalogue);
 const choice = lazyPlace(async () => (await import('@/choice/Choice')).Choice);
 const lineUp = lazyPlace(async () => (await import('@/lineup/LineUp')).LineUp);
+const requirements = lazyPlace(async () => (await import('@/requirements/Requirements')).Requirements);
 const workbench = lazyPlace(async () => (await import('@/workbench/Workbench')).Workbench);
 
 /** How long the first place has for itself until the others are fetched too, in milliseconds. */
@@ -27,7 +28,7 @@ export function App() {
   useEffect(() => {
     // With all places here one can go on when the server is away.
     const later = setTimeout(
-      () => [catalogue, choice, lineUp, workbench].forEach(({ preload }) => preload()),
+      () => [catalogue, choice, lineUp, requirements, workbench].forEach(({ preload }) => preload()),
       preloadAfter,
     );
     const stopWatching = watchSignOut();
@@ -39,6 +40,7 @@ export function App() {
   return (
     <Routes>
       <Route element={<Shell />}>
+        <Route path=":term/requirements" element={<requirements.place />} />
         <Route path=":term/catalogue" element={<catalogue.place />} />
         <Route path=":term/workbench" element={<workbench.place />} />
         <Route path=":term/line-up" element={<lineUp.place />} />

@@ -3,7 +3,7 @@ import { useLocation } from 'react-router';
 import { signedIn } from '@/api/signedIn';
 import { useSaving } from '@/saving/SavingContext';
 import { Button } from '@/ui/Button';
-import { signInAddress } from './signInAddress';
+import { signInAddress } from '@/domain/signInAddress';
 import { wording } from '@/wording/app/NotSaved';
 import { common } from '@/wording/common';
 

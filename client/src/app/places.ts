@@ -1,6 +1,7 @@
 import { wording } from '@/wording/app/places';
 /** The places, in the order in which a student goes through them. */
 export const places = [
+  { path: 'requirements', name: wording.requirements },
   { path: 'catalogue', name: wording.catalogue },
   { path: 'workbench', name: wording.workbench },
   { path: 'line-up', name: wording.lineUp },

@@ -4,7 +4,7 @@ import { sayCount } from '@/wording/counts';
 import { sayCredits } from '@/domain/credits';
 import { sayRole } from '@/domain/edits';
 import type { Names } from './narrowing';
-import { sayStamp, WeekStamp } from './WeekStamp';
+import { sayStamp, WeekStamp } from '@/grid/WeekStamp';
 import { wording } from '@/wording/catalogue/ResultRow';
 import { counted } from '@/wording/counted';
 

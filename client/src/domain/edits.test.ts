@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Break, TimeBlock } from '@/api/client';
 import {
+  askForOneOf,
+  withoutRequirement,
   addCourse,
   chooseBetween,
   eitherOrOf,
@@ -126,16 +128,16 @@ describe('sections', () => {
 describe('a choice between courses', () => {
   it('is made of two, and takes more in', () => {
     const two = chooseBetween(wanting('A', 'B'), 'B', 'A');
-    expect(two.eitherOr).toEqual([{ courses: ['A', 'B'], take: { min: 1, max: 1 } }]);
+    expect(two.eitherOr).toEqual([{ courses: ['A', 'B'], take: { min: 1, max: 1 }, label: '' }]);
     expect(chooseBetween(two, 'C', 'B').eitherOr).toEqual([
-      { courses: ['A', 'B', 'C'], take: { min: 1, max: 1 } },
+      { courses: ['A', 'B', 'C'], take: { min: 1, max: 1 }, label: '' },
     ]);
   });
 
   it('holds a course once: joining another choice leaves the first', () => {
     const apart = chooseBetween(chooseBetween(wanting('A', 'B', 'C', 'D'), 'B', 'A'), 'D', 'C');
     const joined = chooseBetween(apart, 'A', 'C');
-    expect(joined.eitherOr).toEqual([{ courses: ['C', 'D', 'A'], take: { min: 1, max: 1 } }]);
+    expect(joined.eitherOr).toEqual([{ courses: ['C', 'D', 'A'], take: { min: 1, max: 1 }, label: '' }]);
     expect(eitherOrOf(joined, 'B')).toBeUndefined();
   });
 
@@ -148,7 +150,33 @@ describe('a choice between courses', () => {
   it('never takes more courses than it has', () => {
     const three = chooseBetween(chooseBetween(wanting('A', 'B', 'C'), 'B', 'A'), 'C', 'A');
     const taking = setTake(three, 'A', { min: 3, max: 3 });
-    expect(leaveEitherOr(taking, 'C').eitherOr).toEqual([{ courses: ['A', 'B'], take: { min: 2, max: 2 } }]);
+    expect(leaveEitherOr(taking, 'C').eitherOr).toEqual([
+      { courses: ['A', 'B'], take: { min: 2, max: 2 }, label: '' },
+    ]);
+  });
+});
+
+describe('a requirement', () => {
+  it('stands for one of its courses, and leaves those that are wanted anyway as they are', () => {
+    const asked = askForOneOf(wanting('A'), 'Humanities', ['A', 'B', 'C']);
+    expect(asked.eitherOr).toEqual([{ courses: ['B', 'C'], take: { min: 1, max: 1 }, label: 'Humanities' }]);
+    expect(asked.wanted.map(({ course, role }) => [course, role])).toEqual([
+      ['A', 'must'],
+      ['B', 'setAside'],
+      ['C', 'setAside'],
+    ]);
+    expect(withoutRequirement(asked, 'Humanities')).toEqual(wanting('A'));
+  });
+
+  it('is asked for anew in the place of an older one, and keeps its name while courses leave it', () => {
+    const asked = askForOneOf(askForOneOf(wanting('A'), 'H', ['B', 'C']), 'H', ['C', 'D', 'E']);
+    expect(asked.eitherOr.map(({ courses }) => courses)).toEqual([['C', 'D', 'E']]);
+    expect(asked.wanted.map(({ course }) => course)).toEqual(['A', 'C', 'D', 'E']);
+    expect(leaveEitherOr(asked, 'E').eitherOr).toMatchObject([{ courses: ['C', 'D'], label: 'H' }]);
+  });
+
+  it('of which every course is wanted anyway asks for nothing more', () => {
+    expect(askForOneOf(wanting('A', 'B'), 'H', ['A', 'B'])).toEqual(wanting('A', 'B'));
   });
 });
 

@@ -74,7 +74,8 @@ function withoutCourse(choice: EitherOr, course: string): EitherOr[] {
   const courses = choice.courses.filter((other) => other !== course);
   if (courses.length < 2) return [];
   const most = courses.length;
-  return [{ courses, take: { min: Math.min(choice.take.min, most), max: Math.min(choice.take.max, most) } }];
+  const take = { min: Math.min(choice.take.min, most), max: Math.min(choice.take.max, most) };
+  return [{ ...choice, courses, take }];
 }
 
 export function setRole(ask: Ask, course: string, role: Role): Ask {
@@ -151,13 +152,39 @@ export function chooseBetween(ask: Ask, course: string, other: string): Ask {
       ? apart.eitherOr.map((choice) =>
           choice === joined ? { ...choice, courses: [...choice.courses, course] } : choice,
         )
-      : [...apart.eitherOr, { courses: [other, course], take: { min: 1, max: 1 } }],
+      : [...apart.eitherOr, { courses: [other, course], take: { min: 1, max: 1 }, label: '' }],
   };
 }
 
 /** The course out of its choice; it has its own role again. */
 export function leaveEitherOr(ask: Ask, course: string): Ask {
   return { ...ask, eitherOr: ask.eitherOr.flatMap((choice) => withoutCourse(choice, course)) };
+}
+
+/**
+ * One of several courses, which stands for a requirement: those of them that are wanted already, or chosen among, stay as
+ * they are. A requirement of the same name is asked for anew.
+ */
+export function askForOneOf(ask: Ask, label: string, courses: readonly string[]): Ask {
+  const before = withoutRequirement(ask, label);
+  const others = courses.filter((course) => !wantedOf(before, course));
+  if (others.length === 0) return before;
+  return {
+    ...before,
+    wanted: [...before.wanted, ...others.map((course) => plain(course, 'setAside'))],
+    eitherOr: [...before.eitherOr, { courses: [...others], take: { min: 1, max: 1 }, label }],
+  };
+}
+
+/** The ask without a requirement and the courses that stand for it alone. */
+export function withoutRequirement(ask: Ask, label: string): Ask {
+  const gone = ask.eitherOr.find((choice) => choice.label === label);
+  if (!gone) return ask;
+  return {
+    ...ask,
+    wanted: ask.wanted.filter(({ course }) => !gone.courses.includes(course)),
+    eitherOr: ask.eitherOr.filter((choice) => choice !== gone),
+  };
 }
 
 /** A course among the wanted ones, one place up (-1) or down (1), or before another. */

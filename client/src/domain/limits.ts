@@ -14,7 +14,7 @@ export function sayLimits(
   const label = (number: string) => course?.sections.find((one) => one.number === number)?.label ?? number;
   const choice = eitherOrOf(ask, wanted.course);
   const lines = [
-    choice && sayChoice(choice, wanted.course),
+    choice && choice.label === '' && sayChoice(choice, wanted.course),
     wanted.keep.length > 0 && wording.keepsKeep(wanted.keep.map(label).join(', ')),
     wanted.ruleOut.length > 0 && wording.withoutRuleOut(wanted.ruleOut.map(label).join(', ')),
     wanted.instructors.length > 0 && wording.onlyWith(joinOr(wanted.instructors)),

@@ -1,7 +1,8 @@
 import type { QueryClient } from '@tanstack/react-query';
-import type { Picks } from '@/api/client';
+import type { Picks, Plan } from '@/api/client';
 import { sketchesQuery } from '@/api/queries';
 import { knowPicks, picksPort } from './picksPort';
+import { knowPlan, planPort } from './planPort';
 import { Saver } from './saver';
 import { type Draft, knowSketch, sketchPort } from './sketchPort';
 import { type DocumentName, forgetUnsavedOf, textOf, unsavedOf, windowsWithUnsaved } from './unsavedStore';
@@ -10,7 +11,7 @@ import { isOpen, listen } from './windows';
 /** How long a window that closes may take to come back, which a reload does, in milliseconds. */
 const comesBackWithin = 3_000;
 
-type AnySaver = Saver<Draft> | Saver<Picks>;
+type AnySaver = Saver<Draft> | Saver<Picks> | Saver<Plan>;
 
 /** Everything this window saves, whatever place it shows. */
 export class Saving {
@@ -25,6 +26,7 @@ export class Saving {
       if (word.kind === 'sketches')
         void client.invalidateQueries({ queryKey: sketchesQuery(word.term).queryKey });
       if (word.kind === 'picks') knowPicks(client, word.term, word.state);
+      if (word.kind === 'plan') knowPlan(client, word.state);
       if (word.kind === 'closing') setTimeout(() => void this.adoptFrom(word.window), comesBackWithin);
     });
     window.addEventListener('online', this.retry);
@@ -39,6 +41,10 @@ export class Saving {
 
   picks(term: string): Saver<Picks> {
     return this.of({ kind: 'picks', term }, () => new Saver(picksPort(this.client, term))) as Saver<Picks>;
+  }
+
+  plan(): Saver<Plan> {
+    return this.of({ kind: 'plan' }, () => new Saver(planPort(this.client))) as Saver<Plan>;
   }
 
   /** Calls back when anything about saving changes. */
@@ -69,11 +75,20 @@ export class Saving {
     if (unsavedOf(window).length === 0 || (await isOpen(window))) return;
     for (const unsaved of unsavedOf(window)) {
       const { document } = unsaved;
-      const saver =
-        document.kind === 'sketch' ? this.sketch(document.id, document.term) : this.picks(document.term);
-      saver.adopt(unsaved);
+      this.saverOf(document).adopt(unsaved);
     }
     forgetUnsavedOf(window);
+  }
+
+  private saverOf(document: DocumentName): AnySaver {
+    switch (document.kind) {
+      case 'sketch':
+        return this.sketch(document.id, document.term);
+      case 'picks':
+        return this.picks(document.term);
+      case 'plan':
+        return this.plan();
+    }
   }
 
   private of(document: DocumentName, make: () => AnySaver): AnySaver {

@@ -1,8 +1,9 @@
 import { forget, recall, remember, rememberedNames } from '@/lib/browserStore';
 import { thisWindow } from './windows';
 
-/** What is saved as a whole: a sketch, or what is picked for a term. */
-export type DocumentName = { kind: 'sketch'; id: string; term: string } | { kind: 'picks'; term: string };
+/** What is saved as a whole: a sketch, what is picked for a term, or what stands in terms ahead. */
+export type DocumentName =
+  { kind: 'sketch'; id: string; term: string } | { kind: 'picks'; term: string } | { kind: 'plan' };
 
 /** A change that the server has not confirmed: kept in the browser, so that a reload or a crash loses nothing. */
 export type Unsaved = {
@@ -16,6 +17,7 @@ export type Unsaved = {
 const beginning = 'unsaved.';
 
 export function textOf(document: DocumentName): string {
+  if (document.kind === 'plan') return 'plan';
   return document.kind === 'sketch' ? `sketch ${document.id}` : `picks ${document.term}`;
 }
 
@@ -53,7 +55,7 @@ function isUnsaved(value: unknown): value is Unsaved {
     typeof before === 'object' &&
     typeof after === 'object' &&
     typeof document === 'object' &&
-    typeof document.term === 'string' &&
-    (document.kind === 'picks' || typeof document.id === 'string')
+    (document.kind === 'plan' ||
+      (typeof document.term === 'string' && (document.kind === 'picks' || typeof document.id === 'string')))
   );
 }

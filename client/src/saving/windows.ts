@@ -1,4 +1,4 @@
-import type { PicksState, Sketch } from '@/api/client';
+import type { PicksState, PlanState, Sketch } from '@/api/client';
 import { newId } from '@/lib/newId';
 
 /** This window, among those of the browser. */
@@ -8,6 +8,7 @@ export const thisWindow = newId();
 type Word =
   | { kind: 'sketch'; sketch: Sketch }
   | { kind: 'picks'; term: string; state: PicksState }
+  | { kind: 'plan'; state: PlanState }
   /** Sketches of a term were made, deleted or put in another order. */
   | { kind: 'sketches'; term: string }
   /** Whether a window is still open, that it is, and that it is about to close. */

@@ -1,4 +1,4 @@
-import { countOf, type Countable } from './counts';
+import { countOf, type Countable, sayAmount } from './counts';
 
 const of = (one: string, many?: string) => (count: Countable) => countOf(count, one, many);
 
@@ -15,4 +15,6 @@ export const counted = {
   events: of('event'),
   weekShapes: of('week shape'),
   conflicts: of('conflict'),
+  terms: of('term'),
+  credits: (amount: number) => sayAmount(amount, 'credit'),
 };

@@ -11,6 +11,11 @@ export function countOf(count: Countable, one: string, many = `${one}s`): string
   return `${sayCount(count)} ${BigInt(count) === 1n ? one : many}`;
 }
 
+/** "1 credit", "8.5 credits": an amount that may have decimals. */
+export function sayAmount(amount: number, one: string): string {
+  return `${amount} ${amount === 1 ? one : `${one}s`}`;
+}
+
 /** Below this, an estimate is written out like a count, so that the two can be compared at a glance. */
 const longestWritten = 1e12;
 

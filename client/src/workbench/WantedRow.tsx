@@ -178,7 +178,7 @@ export const WantedRow = memo(function WantedRow(props: Props) {
             </div>
           )}
           {course && !isAside && <MayTakeLine term={ask.term} course={id} ask={ask} isWhole={isOpen} />}
-          {choice?.courses[0] === id && (
+          {choice?.courses[0] === id && choice.label === '' && (
             <Take choice={choice} onChange={(take) => change((now) => setTake(now, id, take))} />
           )}
           {details && course && (

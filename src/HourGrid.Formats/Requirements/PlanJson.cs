@@ -22,6 +22,19 @@ public static class PlanJson
     public static string Write(AheadPlan plan) =>
         JsonSerializer.Serialize(PlanDocument.Of(plan), PlanDocumentJson.Default.PlanDocument);
 
+    /// <summary>A plan as a file that <see cref="Read"/> reads to the same.</summary>
+    public static byte[] WriteFile(PlanDocument plan) =>
+        ReadableJson.Write(json =>
+        {
+            ArgumentNullException.ThrowIfNull(plan);
+            json.WriteStartObject();
+            json.WriteString("format", Format);
+            json.WriteNumber("version", SharedValues.FormatVersion);
+            json.WritePropertyName("entries");
+            JsonSerializer.Serialize(json, plan.Entries, PlanDocumentJson.Default.IReadOnlyListEntryDocument);
+            json.WriteEndObject();
+        });
+
     private static AheadPlan? Plan(JsonPlace place)
     {
         // A file says what it is; what is sent or stored need not.

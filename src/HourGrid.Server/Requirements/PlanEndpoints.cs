@@ -13,6 +13,8 @@ internal static class PlanEndpoints
         var plan = api.MapGroup("/plan").RequireAuthorization().LimitAtOnce();
         plan.MapGet("/", OpenAsync).WithName("Plan");
         plan.MapPut("/", SaveAsync).WithName("SavePlan").ProducesStale<StalePlanProblem>();
+        plan.MapGet("/file", FileAsync).WithName("PlanFile");
+        plan.MapPost("/file", (Body<AheadPlan> body) => PlanDocument.Of(body.Value)).WithName("ReadPlanFile");
         MapStep("undo", "UndoPlan", -1);
         MapStep("redo", "RedoPlan", 1);
 
@@ -28,6 +30,13 @@ internal static class PlanEndpoints
 
     private static Task<PlanRecord> OpenAsync(PlanService plans, CancellationToken cancellation) =>
         plans.OpenAsync(cancellation);
+
+    private static async Task<FileContentHttpResult> FileAsync(PlanService plans, CancellationToken cancellation) =>
+        TypedResults.File(
+            PlanJson.WriteFile((await plans.OpenAsync(cancellation)).Plan),
+            "application/json",
+            "terms-ahead.plan.json"
+        );
 
     private static Task<PlanRecord> SaveAsync(
         Body<SavePlanRequest> body,

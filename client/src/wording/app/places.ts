@@ -1,4 +1,5 @@
 export const wording = {
+  requirements: 'Requirements',
   catalogue: 'Catalogue',
   workbench: 'Workbench',
   lineUp: 'Line-up',

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { Found } from '@/api/client';
 import { days } from '@/lib/days';
 import { fullDay } from '@/wording/days';
-import { wording } from '@/wording/catalogue/WeekStamp';
+import { wording } from '@/wording/grid/WeekStamp';
 import { common } from '@/wording/common';
 
 type Stamp = Found['stamp'];

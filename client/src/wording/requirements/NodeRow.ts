@@ -1,0 +1,1 @@
+export const wording = { or: 'or' };

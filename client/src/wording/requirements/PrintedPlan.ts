@@ -1,0 +1,1 @@
+export const wording = { termsAhead: 'Terms ahead', planned: 'planned' };

@@ -1,0 +1,4 @@
+export const wording = {
+  termsAhead: 'Terms ahead',
+  terms: 'Terms',
+};
