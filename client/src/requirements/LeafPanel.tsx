@@ -60,7 +60,7 @@ export function LeafPanel({ visit, programme, leaf, plan, terms, here }: Props) 
         <p>
           {sayState(leaf)}{' '}
           <span className="text-mute">
-            · {sayNeed(leaf)}
+            {wording.asksFor(sayNeed(leaf))}
             {leaf.courses.length > 0 && wording.counting(leaf.courses.map(sayGiven).join(', '))}
           </span>
         </p>

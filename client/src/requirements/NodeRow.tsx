@@ -23,7 +23,9 @@ export function NodeRow(props: Props) {
   const isQuiet = node.state === 'done' || node.state === 'notNeeded';
   const parent = all.find((one) => one.id === node.parent);
   const isAlternative =
-    parent?.kind === 'any' && all.filter((one) => one.parent === parent.id).at(-1)?.id !== node.id;
+    parent?.kind === 'any' &&
+    parent.state === 'short' &&
+    all.filter((one) => one.parent === parent.id).at(-1)?.id !== node.id;
   const given = node.courses.map(sayGiven).join(', ');
   const indent = Math.max(0, node.depth - 1);
   return (
@@ -33,7 +35,7 @@ export function NodeRow(props: Props) {
         {...(isLeaf ? { 'aria-current': isChosen } : { 'aria-expanded': open })}
         onClick={() => (isLeaf ? onSelect(node.id) : onToggle(node.id, !open))}
         title={sayNeed(node)}
-        className={`flex w-full items-center gap-3 border-b border-hair py-1.5 text-left focus-visible:-outline-offset-2 ${
+        className={`flex w-full items-center gap-3 border-b border-hair py-[5px] text-left focus-visible:-outline-offset-2 ${
           isChosen ? 'bg-plum-wash shadow-[inset_3px_0_0_var(--plum)]' : 'hover:bg-paper'
         }`}
       >
@@ -51,18 +53,18 @@ export function NodeRow(props: Props) {
             <span className={`${isLeaf && !isChosen ? '' : 'font-strong'} ${isQuiet ? 'text-mute' : ''}`}>
               {node.name}
             </span>
-            {isAlternative && <span className="text-12 text-mute"> {wording.or}</span>}
             {given !== '' && <span className="text-12 text-mute"> {given}</span>}
+            {isAlternative && <span className="text-12 text-mute italic"> {wording.or}</span>}
           </span>
         </span>
         <ProgressBar
-          className="w-[110px] shrink-0 max-lg:w-16 max-md:w-12"
+          className="w-[100px] shrink-0 max-lg:w-16 max-md:w-12"
           total={node.total}
           completed={node.total - node.shortCompleted}
           underWay={node.shortCompleted - node.shortWithUnderWay}
           planned={node.shortWithUnderWay - node.short}
         />
-        <span className={`w-[118px] shrink-0 max-md:w-24 max-md:text-12 ${isQuiet ? 'text-mute' : ''}`}>
+        <span className={`w-[132px] shrink-0 max-md:w-24 max-md:text-12 ${isQuiet ? 'text-mute' : ''}`}>
           {sayState(node)}
         </span>
       </button>

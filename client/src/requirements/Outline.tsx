@@ -46,7 +46,9 @@ export function Outline({ data, audit, selected, onSelect, onProgramme }: Props)
         )}
         <p className="ml-auto" role="status">
           {audit.short === 0 ? (
-            <span className="font-heavy">{wording.nothingMissing}</span>
+            <span className="font-heavy">
+              {planned > 0 ? wording.nothingMissingPlanned : wording.nothingMissing}
+            </span>
           ) : (
             <>
               <span className="font-heavy">
@@ -55,7 +57,9 @@ export function Outline({ data, audit, selected, onSelect, onProgramme }: Props)
               {wording.stillShort}
             </>
           )}
-          {planned > 0 && <span className="text-mute">{wording.morePlanned(planned)}</span>}
+          {planned > 0 && audit.short > 0 && (
+            <span className="text-mute">{wording.morePlanned(planned)}</span>
+          )}
         </p>
       </div>
       <div className="mt-2 flex items-center gap-3">

@@ -54,7 +54,11 @@ export function Strip({ visit, data, programme, plans, here }: Props) {
         )}
         {programme !== null && <EndInSight term={visit.term.id} programme={programme} here={here} />}
       </div>
-      <Scroller label={wording.terms} className="flex min-w-0 flex-1 focus-visible:-outline-offset-2">
+      <Scroller
+        label={wording.terms}
+        className="flex min-w-0 flex-1 focus-visible:-outline-offset-2"
+        onShown={toThisTerm}
+      >
         {data.terms.map((term) => (
           <StripTermColumn
             key={term.id}
@@ -69,4 +73,13 @@ export function Strip({ visit, data, programme, plans, here }: Props) {
       </Scroller>
     </section>
   );
+}
+
+/** The term before this one comes first into view: what is past lies further left. */
+function toThisTerm(scroller: HTMLElement | null) {
+  if (!scroller) return;
+  const columns = [...scroller.children].filter((child) => child instanceof HTMLElement);
+  const current = columns.findIndex((column) => column.dataset.number === '1');
+  const first = columns[Math.max(0, current - 1)];
+  if (first && columns[0]) scroller.scrollLeft = first.offsetLeft - columns[0].offsetLeft;
 }

@@ -1,6 +1,6 @@
 import { type DragEvent, useState } from 'react';
-import type { Plan, StripTerm } from '@/api/client';
-import { takenBeside } from '@/domain/edits';
+import type { Ask, Plan, StripTerm } from '@/api/client';
+import { eitherOrOf, takenBeside } from '@/domain/edits';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { AddToTerm } from './AddToTerm';
 import { dragType, moveTo } from './planEdits';
@@ -24,7 +24,7 @@ export function StripTermColumn({ term, ahead, maximum, visit, plan, here }: Pro
   const isAhead = term.number > 0;
   const isThis = term.number === 1;
   const standing = new Set(term.entries.map((entry) => entry.course));
-  const inSketch = isThis ? takenBeside(visit.sketch.ask).filter((course) => !standing.has(course)) : [];
+  const inSketch = isThis ? askedFor(visit.sketch.ask).filter((name) => !standing.has(name)) : [];
   const drop = (event: DragEvent<HTMLElement>) => {
     const id = event.dataTransfer.getData(dragType);
     setIsOver(false);
@@ -35,6 +35,7 @@ export function StripTermColumn({ term, ahead, maximum, visit, plan, here }: Pro
   return (
     <section
       aria-label={term.name}
+      data-number={term.number}
       onDragOver={(event) => {
         if (!isAhead || !event.dataTransfer.types.includes(dragType)) return;
         event.preventDefault();
@@ -46,7 +47,7 @@ export function StripTermColumn({ term, ahead, maximum, visit, plan, here }: Pro
         isOver ? 'bg-plum-wash' : isThis ? 'bg-sheet shadow-[inset_0_2px_0_var(--plum)]' : ''
       }`}
     >
-      <h3 className="flex items-baseline gap-1.5 text-12">
+      <h3 className="flex min-h-6 items-center gap-1.5 text-12">
         <span className={`truncate ${isAhead ? 'font-strong' : 'text-mute'}`}>{term.name}</span>
         {term.credits > 0 && (
           <span className={`whitespace-nowrap ${term.isOver ? 'font-strong text-brick' : 'text-mute'}`}>
@@ -74,12 +75,15 @@ export function StripTermColumn({ term, ahead, maximum, visit, plan, here }: Pro
       )}
       {inSketch.length > 0 && (
         <p className="text-11 leading-tight text-mute">
-          {wording.inSketch(
-            visit.sketch.name,
-            inSketch.length > 8 ? `${inSketch.slice(0, 8).join(', ')} …` : inSketch.join(', '),
-          )}
+          {wording.inSketch(visit.sketch.name, inSketch.join(', '))}
         </p>
       )}
     </section>
   );
+}
+
+/** The courses that a sketch asks for; of a requirement its name. */
+function askedFor(ask: Ask): string[] {
+  const names = takenBeside(ask).map((course) => eitherOrOf(ask, course)?.label || course);
+  return [...new Set(names)];
 }

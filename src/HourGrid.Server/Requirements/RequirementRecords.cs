@@ -259,7 +259,7 @@ internal sealed record StripTermRecord(
                 .GroupBy(one => one.Term)
                 .Select(term => new StripTermRecord(
                     term.Key.Value,
-                    known.FirstOrDefault(one => one.Id == term.Key)?.Name ?? term.Key.Value,
+                    AheadTerm.NameOf(known, term.Key),
                     0,
                     term.Where(one => one.Status == TakenStatus.UnderWay || one.IsPassed)
                         .Sum(one => one.Credits.Value),

@@ -1,5 +1,6 @@
 export const wording = {
   offersNotRead: 'What the term offers could not be read.',
+  asksFor: (need: string) => `· asks for ${need}`,
   counting: (courses: string) => ` · counting for it: ${courses}`,
   nothingOffered: (term: string) => `${term} offers nothing for it that you do not have.`,
   wouldSettle: (courses: string, term: string, may: number) =>

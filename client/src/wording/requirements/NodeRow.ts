@@ -1,1 +1,1 @@
-export const wording = { or: 'or' };
+export const wording = { or: '· or' };

@@ -11,6 +11,8 @@ namespace HourGrid.Core.Requirements.Ahead;
 /// <param name="Number">1 for this term, 2 for the next, and so on.</param>
 public sealed record AheadTerm(TermId Id, string Name, string? Season, DateOnly Start, int Number)
 {
+    private const int MostYearsBack = 20;
+
     /// <summary>
     /// The terms from one of a catalogue on. Those that it does not have are named as the last one of their season, with
     /// another year.
@@ -42,6 +44,24 @@ public sealed record AheadTerm(TermId Id, string Name, string? Season, DateOnly 
             all.Add(next);
         }
         return all;
+    }
+
+    /// <summary>
+    /// The name of a term, also of a past one that the catalogue does not have any more: as that of one whose code differs in
+    /// the year alone, else its code.
+    /// </summary>
+    /// <param name="terms">The terms of the catalogue.</param>
+    /// <param name="id">The term.</param>
+    public static string NameOf(IReadOnlyList<Term> terms, TermId id)
+    {
+        ArgumentNullException.ThrowIfNull(terms);
+        if (terms.FirstOrDefault(term => term.Id == id) is { } known)
+            return known.Name;
+        for (var years = 1; years <= MostYearsBack; years++)
+            foreach (var term in terms)
+                if (InYear(term.Id.Value, term.Start.Year, -years) == id.Value)
+                    return InYear(term.Name, term.Start.Year, -years);
+        return id.Value;
     }
 
     private static AheadTerm? Known(IReadOnlyList<Term> terms, DateOnly after, int number) =>
