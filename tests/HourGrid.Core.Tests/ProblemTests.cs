@@ -285,7 +285,7 @@ public sealed class ProblemTests
         var ask = All(Problem.MaxCoursesInPlay);
         var choice = ask with { EitherOr = [new([.. ask.Wanted.Select(one => one.Course)], 1, 1)] };
         Assert.Equal(
-            Problem.MaxCoursesInPlay,
+            (UInt128)Problem.MaxCoursesInPlay,
             Counts.Of(Problem.Compile(Lectures(Problem.MaxCoursesInPlay, 1), choice)).Total.Timetables
         );
         var more = All(Problem.MaxCoursesInPlay + 1);

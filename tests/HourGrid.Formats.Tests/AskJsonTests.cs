@@ -63,7 +63,7 @@ public sealed class AskJsonTests
         "eitherOr[0].courses[1]",
         "a course that stands in wanted"
     )]
-    [InlineData("\"max\": 1 }", "\"max\": 0 }", "eitherOr[0].take.max", "a whole number, 1 to 40")]
+    [InlineData("\"max\": 1 }", "\"max\": 0 }", "eitherOr[0].take.max", "a whole number, 1 to 100")]
     [InlineData("18.5", "11", "credits.max", "12 or more")]
     [InlineData("\"end\": \"12:00\"", "\"end\": \"08:00\"", "timeBlocks[0].end", "a time after 08:00")]
     [InlineData("[2, 3]", "[2, 65]", "timeBlocks[0].weeks[1]", "a whole number, 1 to 64")]
@@ -89,7 +89,7 @@ public sealed class AskJsonTests
         var refused = Assert.Throws<FormatProblemsException>(() =>
             Read($$"""{ "format": "hour-grid-ask", "version": 1, "term": "T", "wanted": [{{many}}] }""")
         );
-        Assert.Equal(("wanted", "40 at most"), (refused.Problems[0].Path, refused.Problems[0].Expected));
+        Assert.Equal(("wanted", "100 at most"), (refused.Problems[0].Path, refused.Problems[0].Expected));
     }
 
     [Fact]

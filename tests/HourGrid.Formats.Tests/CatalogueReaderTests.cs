@@ -11,15 +11,16 @@ public sealed class CatalogueReaderTests
 {
     internal const string Small = """
         { "format": "hour-grid-catalogue", "version": 1, "institution": "Saltmere University",
+          "seasons": ["autumn", "spring"],
           "campuses": [{ "id": "HAR", "name": "Harbour" }, { "id": "KLN", "name": "Kiln" }],
           "travel": [{ "from": "HAR", "to": "KLN", "minutes": 20 }],
-          "terms": [{ "id": "2027SP", "name": "Spring 2027", "start": "2027-01-13", "end": "2027-05-07",
+          "terms": [{ "id": "2027SP", "name": "Spring 2027", "season": "spring", "start": "2027-01-13", "end": "2027-05-07",
             "noClass": [{ "from": "2027-03-08", "to": "2027-03-12", "name": "Recess" }],
             "parts": [{ "id": "H1", "name": "First half", "start": "2027-01-13", "end": "2027-03-05" }] }],
           "courses": [{ "id": "TID 210", "subject": "TID", "number": "210", "title": "Tides and Currents", "credits": 4,
             "prerequisites": { "all": [{ "course": "TID 110", "minGrade": "C" },
               { "any": [{ "course": "MTH 120" }, { "exam": "Calculus", "minScore": 4 }] }] },
-            "corequisites": ["TID 211"], "restrictions": [{ "kind": "programme", "anyOf": ["Coastal science"] }],
+            "usuallyOffered": ["spring"], "corequisites": ["TID 211"], "restrictions": [{ "kind": "programme", "anyOf": ["Coastal science"] }],
             "sections": [
               { "number": "10231", "label": "L02", "term": "2027SP", "component": "lecture", "campus": "HAR",
                 "capacity": 60, "enrolled": 52,
@@ -39,6 +40,9 @@ public sealed class CatalogueReaderTests
         var course = catalogue.Courses.Single();
         var (lecture, lab) = (course.Sections[0], course.Sections[1]);
 
+        Assert.Equal(["autumn", "spring"], catalogue.Seasons);
+        Assert.Equal("spring", catalogue.Terms[0].Season);
+        Assert.Equal(["spring"], course.UsuallyOffered!);
         Assert.Equal(new CampusId("HAR"), lecture.Patterns[0].Campus);
         Assert.Equal(new DateOnly(2027, 1, 13), lecture.Patterns[0].From);
         Assert.Equal(new DateOnly(2027, 3, 5), lab.Patterns[0].To);

@@ -56,6 +56,7 @@ public sealed class CatalogueWriterTests
                 {
                     Id = new("TID 999"),
                     Sections = [],
+                    UsuallyOffered = [],
                 },
             ],
         };
@@ -125,6 +126,8 @@ public sealed class CatalogueWriterTests
     [InlineData("meetingCampus", 0, "XXX", "row 2, meetingCampus", "the id of one of the campuses")]
     [InlineData("from", 0, "2027-13-01", "row 2, from", "a date such as 2027-01-11")]
     [InlineData("to", 0, "2026-01-01", "row 2, to", "a date not before 2027-01-13")]
+    [InlineData("season", 1, "winter", "row 3, season", "\"spring\", as row 2 has for 2027SP")]
+    [InlineData("seasons", 1, "spring", "row 3, seasons", "\"autumn;spring\", as in row 2")]
     [InlineData("everyWeeks", 0, "0", "row 2, everyWeeks", "a whole number, 1 to 64")]
     public void A_wrong_cell_is_refused_with_its_row_and_column(
         string column,

@@ -30,12 +30,26 @@ public sealed class SignInTests(RunningServer server) : IClassFixture<RunningSer
     {
         var student = await server.StudentAsync();
         var asked = new JsonObject { ["courses"] = new JsonArray("TID 210"), ["beside"] = new JsonArray() };
+        static JsonObject NoPlan() => new() { ["entries"] = new JsonArray() };
+        var planned = new JsonObject { ["programme"] = null, ["plan"] = NoPlan() };
+        var leaf = new JsonObject
+        {
+            ["programme"] = null,
+            ["requirement"] = "tides",
+            ["plan"] = NoPlan(),
+        };
         foreach (
             var answer in new[]
             {
                 student.GetAsync("/api/record"),
                 student.PostAsync("/api/record/holds/H1/agreement", null),
                 student.PostAsJsonAsync("/api/terms/2027SP/eligibility", asked),
+                student.PostAsJsonAsync("/api/terms/2027SP/requirements", planned),
+                student.PostAsJsonAsync("/api/terms/2027SP/requirements/offers", leaf),
+                student.PostAsJsonAsync(
+                    "/api/terms/2027SP/requirements/end",
+                    new JsonObject { ["programme"] = null }
+                ),
             }
         )
             Assert.Contains(

@@ -1,7 +1,16 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { call, http, type Plan } from './client';
+import { ApiError, call, http, type Plan } from './client';
 
-const fresh = { staleTime: 60_000, retry: false } as const;
+/** How soon what the registrar did not give is asked for again, in milliseconds. */
+const againMs = 3_000;
+
+const fresh = {
+  staleTime: 60_000,
+  retry: false,
+  // The registrar comes back by itself, and with it what needs it.
+  refetchInterval: ({ state }: { state: { error: Error | null } }) =>
+    state.error instanceof ApiError && state.error.mayPass ? againMs : false,
+} as const;
 
 // The types of a body forget that an object in it may be null.
 const sent = (plan: Plan) => plan as never;

@@ -51,6 +51,7 @@ export function StripEntryCard({ entry, term, ahead, visit, here }: Props) {
     >
       <Menu
         align="start"
+        opensOnClick
         trigger={
           <button
             type="button"

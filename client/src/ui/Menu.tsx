@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { Check } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type PointerEvent, type ReactNode, useState } from 'react';
 
 const item =
   'flex cursor-pointer items-center gap-2 rounded-[3px] px-2 py-1.5 outline-none data-highlighted:bg-plum-wash';
@@ -8,12 +8,26 @@ const item =
 /**
  * A menu under its trigger. It stays inside the landmark of its trigger and leaves the rest of the page reachable.
  */
-type MenuProps = { trigger: ReactNode; align?: 'start' | 'end'; children: ReactNode };
+type MenuProps = {
+  trigger: ReactNode;
+  align?: 'start' | 'end';
+  /** Opens when its trigger is let go, so that it can be dragged; else when it is pressed. */
+  opensOnClick?: boolean;
+  children: ReactNode;
+};
 
-export function Menu({ trigger, align = 'end', children }: MenuProps) {
+export function Menu({ trigger, align = 'end', opensOnClick = false, children }: MenuProps) {
+  const [isOpen, setOpen] = useState(false);
+  const onClick = opensOnClick && {
+    // The primitive must not hear it; were it taken, nothing could be dragged.
+    onPointerDownCapture: (event: PointerEvent) => event.stopPropagation(),
+    onClick: () => setOpen((now) => !now),
+  };
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
+    <DropdownMenu.Root modal={false} open={isOpen} onOpenChange={setOpen}>
+      <DropdownMenu.Trigger asChild {...onClick}>
+        {trigger}
+      </DropdownMenu.Trigger>
       <DropdownMenu.Content
         align={align}
         sideOffset={4}
