@@ -3,6 +3,7 @@ using System.Diagnostics;
 using System.Globalization;
 using System.Text.Json;
 using HourGrid.Bench;
+using HourGrid.Bench.Degree;
 using HourGrid.Bench.Ladder;
 using HourGrid.Bench.University;
 using HourGrid.Core.Catalogue;
@@ -28,6 +29,8 @@ var universityOf = new Option<int>("--university-of")
 {
     Description = "Writes the catalogue of a university with so many courses, to be imported.",
 };
+var degreeOnly = new Option<bool>("--degree") { Description = "Only requirements: audits, offers, terms ahead." };
+var degree = new Option<bool>("--measure-degree") { Description = "Measures them and prints JSON.", Hidden = true };
 var root = new RootCommand("Measures the engine on the made ladder, beside its peers, and a large catalogue.")
 {
     rungs,
@@ -38,6 +41,8 @@ var root = new RootCommand("Measures the engine on the made ladder, beside its p
     university,
     catalogueOf,
     universityOf,
+    degreeOnly,
+    degree,
 };
 root.SetAction(parsed =>
 {
@@ -50,6 +55,17 @@ root.SetAction(parsed =>
     if (parsed.GetValue(university))
     {
         Console.WriteLine(JsonSerializer.Serialize(CatalogueBench.Measure()));
+        return 0;
+    }
+    if (parsed.GetValue(degree))
+    {
+        var demo = Path.Combine(Environment.GetEnvironmentVariable("HG_ROOT") ?? ".", "demo");
+        Console.WriteLine(JsonSerializer.Serialize(DegreeBench.Measure(demo)));
+        return 0;
+    }
+    if (parsed.GetValue(degreeOnly))
+    {
+        Console.WriteLine(Apart<DegreeReport>("degree", "--measure-degree"));
         return 0;
     }
     if (parsed.GetValue(catalogueOf) is { } served)
@@ -71,7 +87,10 @@ root.SetAction(parsed =>
         .ToList();
     Console.WriteLine(Table.Of(reports));
     if (parsed.GetValue(rungs) is not { Length: > 0 })
+    {
         Console.WriteLine(Apart<CatalogueReport>("catalogue", "--measure-catalogue"));
+        Console.WriteLine(Apart<DegreeReport>("degree", "--measure-degree"));
+    }
     if (parsed.GetValue(json) is { } file)
         File.WriteAllText(file.FullName, JsonSerializer.Serialize(reports, Written.Indented));
     return 0;

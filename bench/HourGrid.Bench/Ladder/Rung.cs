@@ -65,6 +65,7 @@ internal static class Rungs
         Ruled(M("M, choices"), days: false),
         Ruled(L("L, days"), days: true),
         Ruled(L("L, choices"), days: false),
+        Requirement(),
     ];
 
     public static Rung Get(string name) => All.Single(rung => rung.Name == name);
@@ -82,6 +83,22 @@ internal static class Rungs
     private static Rung Irr() => Made("IRR", 6, 51, (make, i) => make.Irregular(i, 60));
 
     private static Rung Xl() => Made("XL", 8, 61, (make, i) => make.Of(i, 10, 8, 4, isLinked: i % 4 == 3));
+
+    /// <summary>Four musts, and one more requirement: one of sixty courses.</summary>
+    private static Rung Requirement()
+    {
+        var rung = Made("one of 60", 64, 91, (make, i) => make.Of(i, 4, i < 4 ? 6 : 3, 0, isLinked: i % 3 == 0));
+        return rung with
+        {
+            Ask = rung.Ask with
+            {
+                EitherOr =
+                [
+                    new([.. rung.Ask.Wanted.Skip(4).Select(one => one.Course)], 1, 1) { Label = "Requirement" },
+                ],
+            },
+        };
+    }
 
     private static Rung NothingConflicts() => Made("nothing conflicts", 12, 71, (make, i) => make.InWeek(i, 40));
 
