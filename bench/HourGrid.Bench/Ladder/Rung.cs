@@ -92,6 +92,10 @@ internal static class Rungs
         {
             Ask = rung.Ask with
             {
+                Wanted =
+                [
+                    .. rung.Ask.Wanted.Select((one, i) => i < 4 ? one : one with { Role = CourseRole.SetAside }),
+                ],
                 EitherOr =
                 [
                     new([.. rung.Ask.Wanted.Skip(4).Select(one => one.Course)], 1, 1) { Label = "Requirement" },

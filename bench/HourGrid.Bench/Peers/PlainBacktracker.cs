@@ -75,7 +75,23 @@ internal sealed class PlainBacktracker
                                 }
                         ),
                 ],
-                EitherOr = [],
+                EitherOr =
+                [
+                    .. ask
+                        .EitherOr.Select(choice =>
+                            choice with
+                            {
+                                Courses =
+                                [
+                                    .. choice.Courses.Where(course =>
+                                        problem.Courses.Take(courses).Any(one => one.Offered.Course.Id == course)
+                                    ),
+                                ],
+                                Min = 0,
+                            }
+                        )
+                        .Where(choice => choice.Courses.Count > 0),
+                ],
                 Credits = default,
                 Breaks = [],
                 DayLimits = ask.DayLimits with { MaxDays = null, MaxMinutesPerDay = null, MaxStretchMinutes = null },
@@ -100,7 +116,7 @@ internal sealed class PlainBacktracker
             isOver = true;
         for (var bundle = 0; bundle < meetings[course].Length && !isOver; bundle++)
         {
-            if (!Fits(meetings[course][bundle]))
+            if (!rules.MayTake(course, taken) || !Fits(meetings[course][bundle]))
                 continue;
             chosen.Add(meetings[course][bundle]);
             taken[course] = bundle + 1;

@@ -27,6 +27,23 @@ internal sealed class PlainDayRules(Problem problem)
         return wanted.Role != CourseRole.Must || ask.EitherOr.Any(choice => choice.Courses.Contains(wanted.Course));
     }
 
+    /// <summary>Whether a course may be taken beside those before it: no either–or has all it takes.</summary>
+    public bool MayTake(int course, int[] taken)
+    {
+        foreach (var choice in ask.EitherOr)
+        {
+            if (!choice.Courses.Contains(problem.Courses[course].Wanted.Course))
+                continue;
+            var before = 0;
+            for (var other = 0; other < course; other++)
+                if (taken[other] > 0 && choice.Courses.Contains(problem.Courses[other].Wanted.Course))
+                    before++;
+            if (before >= choice.Max)
+                return false;
+        }
+        return true;
+    }
+
     /// <param name="chosen">The meetings of each course taken.</param>
     /// <param name="taken">By course, the number of its bundle plus one; 0 when it is left out.</param>
     public bool Keep(List<Meeting[]> chosen, int[] taken)

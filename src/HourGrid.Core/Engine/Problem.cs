@@ -136,7 +136,11 @@ public sealed class Problem
     /// <exception cref="AskRefusedException">The ask names what the catalogue does not have.</exception>
     /// <exception cref="AskTooLargeException">More than <see cref="MaxCoursesInPlay"/> courses are in play, or more than
     /// <see cref="MaxCoursesTaken"/> could be taken.</exception>
-    public static void Check(CatalogueSnapshot snapshot, Ask ask) => AnswerableAsk.Check(snapshot, ask);
+    public static void Check(CatalogueSnapshot snapshot, Ask ask)
+    {
+        AnswerableAsk.Check(snapshot, ask);
+        AnswerableAsk.CheckTaken(ask);
+    }
 
     /// <summary>Compiles an ask.</summary>
     /// <param name="snapshot">The catalogue.</param>
@@ -152,7 +156,11 @@ public sealed class Problem
         Ask ask,
         TimeSpan? budget = null,
         CancellationToken cancellation = default
-    ) => Compile(snapshot, ask, CompileScope.AskAlone, new WorkLimit(budget, cancellation));
+    )
+    {
+        AnswerableAsk.CheckTaken(ask);
+        return Compile(snapshot, ask, CompileScope.AskAlone, new WorkLimit(budget, cancellation));
+    }
 
     internal static Problem Compile(CatalogueSnapshot snapshot, Ask ask, CompileScope scope, WorkLimit limit)
     {

@@ -22,13 +22,21 @@ internal static class AnswerableAsk
                     ask.EitherOr[i].Courses[j].Value
                 );
         var inPlay = ask.Wanted.Count(wanted => CourseRule.IsInPlay(ask, wanted));
+        if (inPlay > Problem.MaxCoursesInPlay)
+            throw new AskTooLargeException(AskExcess.CoursesInPlay, inPlay, Problem.MaxCoursesInPlay);
+    }
+
+    /// <summary>
+    /// Bounds what a timetable could take. An ask with an either–or lifted may be beyond that, since its courses have their own
+    /// roles then.
+    /// </summary>
+    public static void CheckTaken(Ask ask)
+    {
         var taken =
             ask.Wanted.Count(wanted => CourseRule.IsInPlay(ask, wanted) && EitherOrRule.Of(ask, wanted) is null)
             + ask.EitherOr.Sum(either => Math.Min(either.Max, either.Courses.Count));
         if (taken > Problem.MaxCoursesTaken)
             throw new AskTooLargeException(AskExcess.CoursesTaken, taken, Problem.MaxCoursesTaken);
-        if (inPlay > Problem.MaxCoursesInPlay)
-            throw new AskTooLargeException(AskExcess.CoursesInPlay, inPlay, Problem.MaxCoursesInPlay);
     }
 
     private static void CheckWanted(CatalogueSnapshot snapshot, WantedCourse wanted, string path)
