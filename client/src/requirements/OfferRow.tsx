@@ -10,6 +10,15 @@ import { sayCount, sayLeast } from '@/wording/counts';
 import { PutIntoTerm } from './PutIntoTerm';
 import type { DoneHere } from './useDoneHere';
 import { wording } from '@/wording/requirements/OfferRow';
+import { common } from '@/wording/common';
+
+/** Names that are told one by one; of more the number is said. */
+const mostNames = 3;
+
+function firstOf(names: readonly string[]): string {
+  const first = names.slice(0, mostNames).join(', ');
+  return names.length <= mostNames ? first : `${first} ${common.andMore(names.length - mostNames)}`;
+}
 
 type Props = {
   offer: OfferedFor;
@@ -29,7 +38,7 @@ export function OfferRow({ offer, visit, fit, plan, terms, here }: Props) {
   const facts = [
     sayCredits(found.minCredits, found.maxCredits),
     wording.withSeats(found.sectionsWithSeat, counted.sections(found.sections)),
-    offer.alsoCountsAs.length > 0 && wording.alsoCountsAs(offer.alsoCountsAs.join(', ')),
+    offer.alsoCountsAs.length > 0 && wording.alsoCountsAs(firstOf(offer.alsoCountsAs)),
   ].filter((part) => typeof part === 'string');
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hair py-2">

@@ -25,6 +25,7 @@ export function Outline({ data, audit, selected, onSelect, onProgramme }: Props)
   // A programme that is one leaf has no parts.
   const top = audit.nodes.filter((node) => (root!.kind === 'all' ? node.parent === root!.id : node === root));
   const planned = audit.shortWithUnderWay - audit.short;
+  const free = audit.needed - audit.completed - audit.underWay - audit.planned;
   return (
     <section
       aria-label={wording.programme}
@@ -57,6 +58,7 @@ export function Outline({ data, audit, selected, onSelect, onProgramme }: Props)
               {wording.stillShort}
             </>
           )}
+          {audit.short === 0 && free > 0 && <span className="text-mute">{wording.freeChoice(free)}</span>}
           {planned > 0 && audit.short > 0 && (
             <span className="text-mute">{wording.morePlanned(planned)}</span>
           )}

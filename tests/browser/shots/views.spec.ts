@@ -2,6 +2,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { Workbench } from '../workbench';
 import { openRecord, signIn } from '../campus';
 import { Finder } from '../finder';
+import { Requirements } from '../requirements';
 
 const folder = '../../docs/screenshots';
 
@@ -82,6 +83,33 @@ test('Choice', async ({ page }) => {
     .click();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/choice.png` });
+});
+
+test('Requirements', async ({ page }) => {
+  const workbench = await Workbench.open(page);
+  await workbench.add('CAR 305', 'MTH 235');
+  await signIn(page, 'Wren Halloran');
+  const requirements = await Requirements.open(page);
+  const put = async (leaf: string, course: string, term: string) => {
+    await requirements.row(leaf).click();
+    await requirements
+      .offer(course)
+      .getByRole('button', { name: `Put ${course} into a term` })
+      .click();
+    await page.getByRole('menuitem', { name: term }).click();
+    await expect(requirements.term(term)).toContainText(course);
+  };
+  await put('Tides', 'TID 240', 'Spring 2027');
+  await put('Defending', 'TID 410', 'Spring 2028');
+  await put('Humanities', 'MUS 215', 'Autumn 2027');
+  await page.keyboard.press('Control+z');
+  await put('Sea life', 'MAR 220', 'Autumn 2027');
+  await requirements.row('Humanities').click();
+  await expect(requirements.offer('PHI 220')).toContainText('timetables');
+  await requirements.saved();
+  await page.mouse.move(900, 560);
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: `${folder}/requirements.png` });
 });
 
 test('The record, and a course one may not take', async ({ page }) => {

@@ -154,7 +154,7 @@ test('the end in sight, with a plan that reaches it, and what waiting costs', as
   );
   await page.getByRole('button', { name: 'Put such a plan in' }).click();
   await expect(requirements.outline.getByRole('status')).toHaveText(
-    'Nothing is missing with what is planned',
+    'Nothing is missing with what is planned but 29 credits of free choice',
   );
   await expect(requirements.term('Spring 2028').getByRole('button', { name: /^TID 410/ })).toBeVisible();
   await expect(requirements.row('Sea life')).toContainText('planned');

@@ -6,6 +6,7 @@ export const wording = {
   atMost: (amount: string) => `at most ${amount}`,
   stillShort: 'still short',
   morePlanned: (credits: number) => `; ${credits} more are planned`,
+  freeChoice: (credits: number) => ` but ${credits} credits of free choice`,
   creditsSoFar: (completed: number, underWay: number, planned: number, needed: number) =>
     `${completed} done · ${underWay} under way · ${planned} planned · of ${needed} credits`,
   alsoIn: (names: string) => `You are also in ${names}, which is not known here.`,
