@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Text.Json.Nodes;
 
 namespace HourGrid.Server.Tests;
@@ -19,7 +18,7 @@ public sealed class RequirementCommandTests : IDisposable
     [Fact]
     public void An_audit_without_a_catalogue_reads_subjects_and_numbers_from_codes()
     {
-        var (status, output, error) = Run("audit", "--programme", Coast, "--record", Wren);
+        var (status, output, error) = CommandLine.Run("audit", "--programme", Coast, "--record", Wren);
         Assert.Equal((0, ""), (status, error));
         var audit = JsonNode.Parse(output)!;
         Assert.Equal(
@@ -35,7 +34,7 @@ public sealed class RequirementCommandTests : IDisposable
     [Fact]
     public void An_audit_with_a_term_says_what_helps()
     {
-        var (status, output, error) = Run(
+        var (status, output, error) = CommandLine.Run(
             "audit",
             "--programme",
             Coast,
@@ -62,7 +61,15 @@ public sealed class RequirementCommandTests : IDisposable
     [Fact]
     public void Where_the_first_leaf_would_take_what_another_needs_the_assignment_is_still_the_best()
     {
-        var (_, output, _) = Run("audit", "--programme", Robotics, "--record", Mika, "--catalogue", Catalogue);
+        var (_, output, _) = CommandLine.Run(
+            "audit",
+            "--programme",
+            Robotics,
+            "--record",
+            Mika,
+            "--catalogue",
+            Catalogue
+        );
         var audit = JsonNode.Parse(output)!;
         // LOG 118 qualifies for the first of the three, and one after the other would give it there.
         Assert.Equal(["LOG 205"], Courses(audit, "reasoning"));
@@ -73,7 +80,7 @@ public sealed class RequirementCommandTests : IDisposable
     [Fact]
     public void Terms_ahead_are_those_of_the_exact_search()
     {
-        var (status, output, error) = Run(
+        var (status, output, error) = CommandLine.Run(
             "terms-ahead",
             "--programme",
             Coast,
@@ -90,7 +97,7 @@ public sealed class RequirementCommandTests : IDisposable
         Assert.Equal(3, ahead["plan"]!.AsArray().Count);
         var shore = ahead["waiting"]!.AsArray().Single(one => one!["course"]!.GetValue<string>() == "TID 240")!;
         Assert.Equal((3, 5), (shore["now"]!.GetValue<int>(), shore["later"]!.GetValue<int>()));
-        (_, output, _) = Run(
+        (_, output, _) = CommandLine.Run(
             "terms-ahead",
             "--programme",
             Coast,
@@ -163,7 +170,7 @@ public sealed class RequirementCommandTests : IDisposable
     )]
     public void What_is_wrong_is_said_in_one_line(string sentence, params string[] arguments)
     {
-        var (status, output, error) = Run([
+        var (status, output, error) = CommandLine.Run([
             .. arguments.Select(argument =>
                 argument switch
                 {
@@ -185,22 +192,26 @@ public sealed class RequirementCommandTests : IDisposable
         var data = Path.Combine(folder.FullName, "data");
         Assert.Contains(
             "COAST, Coastal science: new",
-            Run("import", Coast, "--data", data).Output,
+            CommandLine.Run("import", Coast, "--data", data).Output,
             StringComparison.Ordinal
         );
-        Assert.Contains("as it was", Run("import", Coast, "--data", data).Output, StringComparison.Ordinal);
+        Assert.Contains(
+            "as it was",
+            CommandLine.Run("import", Coast, "--data", data).Output,
+            StringComparison.Ordinal
+        );
         var file = Path.Combine(folder.FullName, "out.json");
-        Assert.Equal(0, Run("export", file, "--programme", "COAST", "--data", data).Status);
+        Assert.Equal(0, CommandLine.Run("export", file, "--programme", "COAST", "--data", data).Status);
         Assert.Equal(
             JsonNode.Parse(File.ReadAllText(Coast))!.ToJsonString(),
             JsonNode.Parse(File.ReadAllText(file))!.ToJsonString()
         );
-        Assert.Equal(2, Run("export", file, "--programme", "NONE", "--data", data).Status);
+        Assert.Equal(2, CommandLine.Run("export", file, "--programme", "NONE", "--data", data).Status);
         File.WriteAllText(
             file,
             File.ReadAllText(Coast).Replace("\"take\": 1,", "\"take\": -1,", StringComparison.Ordinal)
         );
-        var (status, _, error) = Run("import", file, "--data", data);
+        var (status, _, error) = CommandLine.Run("import", file, "--data", data);
         Assert.Equal(2, status);
         Assert.Contains("requirements.all[0].all[0].take", error, StringComparison.Ordinal);
     }
@@ -211,20 +222,4 @@ public sealed class RequirementCommandTests : IDisposable
                 .AsArray()
                 .Select(course => course!.GetValue<string>()),
         ];
-
-    private static (int Status, string Output, string Error) Run(params string[] arguments)
-    {
-        var program = Path.Combine(AppContext.BaseDirectory, "HourGrid.Cli.dll");
-        using var process = Process.Start(
-            new ProcessStartInfo("dotnet", [program, .. arguments])
-            {
-                RedirectStandardOutput = true,
-                RedirectStandardError = true,
-            }
-        )!;
-        var error = process.StandardError.ReadToEndAsync();
-        var output = process.StandardOutput.ReadToEnd();
-        process.WaitForExit();
-        return (process.ExitCode, output, error.Result);
-    }
 }

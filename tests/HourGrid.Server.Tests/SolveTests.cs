@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Text.Json.Nodes;
 
 namespace HourGrid.Server.Tests;
@@ -13,21 +12,8 @@ public sealed class SolveTests : IDisposable
 
     public void Dispose() => folder.Delete(recursive: true);
 
-    private static (int Status, string Output, string Error) Run(params string[] arguments)
-    {
-        var program = Path.Combine(AppContext.BaseDirectory, "HourGrid.Cli.dll");
-        using var process = Process.Start(
-            new ProcessStartInfo("dotnet", [program, "solve", .. arguments])
-            {
-                RedirectStandardOutput = true,
-                RedirectStandardError = true,
-            }
-        )!;
-        var error = process.StandardError.ReadToEndAsync();
-        var output = process.StandardOutput.ReadToEnd();
-        process.WaitForExit();
-        return (process.ExitCode, output, error.Result);
-    }
+    private static (int Status, string Output, string Error) Run(params string[] arguments) =>
+        CommandLine.Run(["solve", .. arguments]);
 
     private string File(string name, string text)
     {

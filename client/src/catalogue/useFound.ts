@@ -1,11 +1,9 @@
-import { useInfiniteQuery, useQueries } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import type { Ask, Fit, Found, Loosening, SearchAnswer } from '@/api/client';
-import { fitsQuery, searchQuery } from '@/api/queries';
+import { searchQuery } from '@/api/queries';
+import { useFits } from '@/domain/useFits';
 import type { SearchState } from './useSearchState';
-
-/** Fits are asked for in runs of this many courses: one run is about what the eye sees at once. */
-const runLength = 12;
 
 /** Ordering by fit needs the fit of every course found; more than this would hold up everything else. */
 export const mostByFit = 200;
@@ -44,15 +42,10 @@ export function useFound(term: string, ask: Ask, state: SearchState): FoundCours
     if (usesFit && hasNextPage && !isFetchingNextPage) void fetchNextPage();
   }, [usesFit, hasNextPage, isFetchingNextPage, fetchNextPage]);
 
-  const ids = loaded.map((course) => course.id);
-  const runs = Array.from({ length: Math.ceil(ids.length / runLength) }, (_, i) =>
-    ids.slice(i * runLength, (i + 1) * runLength),
+  const fitOf = useFits(
+    ask,
+    loaded.map((course) => course.id),
   );
-  const fits = useQueries({
-    queries: runs.map((run) => fitsQuery(ask, run)),
-    combine: (results) => results.flatMap((result) => result.data ?? []),
-  });
-  const fitOf = useMemo(() => new Map(fits.map((fit) => [fit.course, fit])), [fits]);
 
   const courses = useMemo(() => {
     if (!usesFit) return loaded;

@@ -12,7 +12,7 @@ import { OfferRow } from './OfferRow';
 import { PutIntoTerm } from './PutIntoTerm';
 import { sayGiven, sayNeed, sayState } from './sayNode';
 import type { DoneHere } from './useDoneHere';
-import { useFits } from './useFits';
+import { useFits } from '@/domain/useFits';
 import { wording } from '@/wording/requirements/LeafPanel';
 
 /** As many courses as one either–or takes. */

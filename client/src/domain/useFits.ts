@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { Ask, Fit } from '@/api/client';
 import { fitsQuery } from '@/api/queries';
 
-/** As many as are counted at once: about what the eye sees. */
+/** Fits are asked for in runs of this many courses: one run is about what the eye sees at once. */
 const runLength = 12;
 
 /** In how many timetables of an ask each of some courses fits, as it comes. */
