@@ -48,6 +48,17 @@ public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<Runni
     }
 
     [Fact]
+    public async Task It_starts_again_on_what_it_had()
+    {
+        var first = new RunningStandIns();
+        (await first.Begun().GetAsync("/")).EnsureSuccessStatusCode();
+        await first.DisposeAsync();
+        using var second = RunningStandIns.After(first);
+        (await second.Begun().GetAsync("/.well-known/openid-configuration")).EnsureSuccessStatusCode();
+        (await second.Registrar().GetAsync("students/S2041/record")).EnsureSuccessStatusCode();
+    }
+
+    [Fact]
     public async Task Records_are_those_of_the_files()
     {
         foreach (var file in Directory.GetFiles(RunningStandIns.Demo("records")))

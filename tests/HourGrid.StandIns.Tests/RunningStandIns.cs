@@ -14,7 +14,15 @@ namespace HourGrid.StandIns.Tests;
 public sealed partial class RunningStandIns : WebApplicationFactory<Program>
 {
     private const string Key = "a key of this test";
-    private readonly string folder = Directory.CreateTempSubdirectory("stand-ins-").FullName;
+    private readonly string folder;
+
+    public RunningStandIns()
+        : this(Directory.CreateTempSubdirectory("stand-ins-").FullName) { }
+
+    private RunningStandIns(string folder) => this.folder = folder;
+
+    /// <summary>The same program started again on the folder of another, which has ended.</summary>
+    public static RunningStandIns After(RunningStandIns ended) => new(ended.folder);
 
     public int SmtpPort { get; } = FreePort();
 

@@ -57,6 +57,8 @@ internal static class SignInSetup
         {
             ClientId = "hour-grid",
             ClientSecret = Setting("HourGridSecret"),
+            // Said, since an application that is known already is not told it by its secret.
+            ClientType = OpenIddictConstants.ClientTypes.Confidential,
             DisplayName = "Hour Grid",
             ConsentType = OpenIddictConstants.ConsentTypes.Implicit,
             RedirectUris = { new Uri(address, "signin-oidc") },
