@@ -105,6 +105,11 @@ public sealed class PlanChecksTests
         var terms = Check([], ("A 1", "2027AU"), ("B 2", "2027AU"), ("C 3", "2027AU"));
         Assert.Equal((9m, true), (terms[1].Credits.Value, terms[1].IsOver));
         Assert.Equal((0m, false), (terms[0].Credits.Value, terms[0].IsOver));
+        // The course that puts it over says so itself.
+        Assert.Equal(
+            [false, false, true],
+            terms[1].Entries.Select(entry => entry.Findings.Any(finding => finding is PlanFinding.OverMaximum))
+        );
     }
 
     [Fact]

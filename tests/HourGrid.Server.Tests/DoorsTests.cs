@@ -104,21 +104,38 @@ public sealed partial class DoorsTests(RunningServer server) : IClassFixture<Run
         return Encoding.UTF8.GetString(first, 0, await (await answer.Content.ReadAsStreamAsync()).ReadAsync(first));
     }
 
-    /// <summary>A sketch, a line-up, a choice and an address of a calendar.</summary>
+    /// <summary>A sketch, a line-up, a choice, an address of a calendar, and a plan.</summary>
     private static async Task<JsonNode> OwnedAsync(HttpClient owner)
     {
         var sketch = await owner.OpenSketchAsync();
         sketch["name"] = Marker;
         var saved = (await owner.SaveAsync(sketch, Requests.AskFor("TID 210")).JsonAsync())["sketch"]!;
         await owner.PostAsync("/api/terms/2027SP/calendar-address", null).JsonAsync();
+        await owner
+            .PutAsJsonAsync("/api/plan", new JsonObject { ["version"] = 0, ["plan"] = PlanOf(Marker) })
+            .JsonAsync();
         return saved;
     }
+
+    private static JsonObject PlanOf(string course) =>
+        new()
+        {
+            ["entries"] = new JsonArray(
+                new JsonObject
+                {
+                    ["id"] = "a",
+                    ["term"] = "2027AU",
+                    ["course"] = course,
+                }
+            ),
+        };
 
     private static async Task<string> AllOfAsync(HttpClient owner)
     {
         var all = new JsonArray();
         foreach (var path in new[] { "sketches", "picks", "calendar-address" })
             all.Add(await owner.GetAsync($"/api/terms/2027SP/{path}").JsonAsync());
+        all.Add(await owner.GetAsync("/api/plan").JsonAsync());
         return all.ToJsonString();
     }
 
@@ -140,6 +157,9 @@ public sealed partial class DoorsTests(RunningServer server) : IClassFixture<Run
                 ["baseline"] = null,
                 ["choice"] = null,
             },
+            ["plan"] = PlanOf("WRT 101"),
+            ["programme"] = "COAST",
+            ["requirement"] = "humanities",
             ["courses"] = new JsonArray("TID 210"),
             ["course"] = "TID 210",
             ["beside"] = new JsonArray(),

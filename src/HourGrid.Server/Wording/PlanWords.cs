@@ -18,6 +18,7 @@ internal static class PlanWords
             PlanFinding.NotUsuallyOffered not => $"Usually {Saying.List(not.Usually, "or")}.",
             PlanFinding.CountsAlready => "It counts already.",
             PlanFinding.Twice twice => $"It stands in {NameOf(twice.Term.Value, terms)}, too.",
+            PlanFinding.OverMaximum over => $"Over the {over.Maximum} credits of a term.",
             PlanFinding.Unknown => "The catalogue does not have it.",
             _ => throw new ArgumentOutOfRangeException(nameof(finding)),
         };

@@ -31,6 +31,10 @@ public abstract record PlanFinding
     /// <param name="Term">Where.</param>
     public sealed record Twice(TermId Term) : PlanFinding;
 
+    /// <summary>With it the term has more credits than may be taken.</summary>
+    /// <param name="Maximum">So many may be.</param>
+    public sealed record OverMaximum(Credits Maximum) : PlanFinding;
+
     /// <summary>The catalogue does not have it.</summary>
     public sealed record Unknown : PlanFinding;
 }
@@ -88,9 +92,10 @@ public static class PlanChecks
                     )
                     .Sum(one => (long)one.Credits.Hundredths);
                 var credits = registered + entries.Sum(CreditsOf);
+                long CreditsUpTo(int last) => registered + entries.Take(last + 1).Sum(CreditsOf);
                 return new CheckedTerm(
                     term,
-                    [.. entries.Select(entry => (entry, Findings(entry, term)))],
+                    [.. entries.Select((entry, i) => (entry, Findings(entry, term, CreditsUpTo(i))))],
                     new(credits),
                     question.Maximum is { } maximum && credits > maximum.Hundredths
                 );
@@ -102,10 +107,16 @@ public static class PlanChecks
                 ? courses.GetValueOrDefault(course)?.Credits.Min.Hundredths ?? 0
                 : LeafNeed.Courses.DefaultEach.Hundredths;
 
-        IReadOnlyList<PlanFinding> Findings(PlannedEntry entry, AheadTerm term) =>
-            entry.Course is not { } id ? []
-            : courses.TryGetValue(id, out var course) ? [.. FindingsOf(course, entry, term)]
-            : [new PlanFinding.Unknown()];
+        IReadOnlyList<PlanFinding> Findings(PlannedEntry entry, AheadTerm term, long creditsWithIt)
+        {
+            IEnumerable<PlanFinding> ofCourse =
+                entry.Course is not { } id ? []
+                : courses.TryGetValue(id, out var course) ? FindingsOf(course, entry, term)
+                : [new PlanFinding.Unknown()];
+            return question.Maximum is { } maximum && creditsWithIt > maximum.Hundredths
+                ? [.. ofCourse, new PlanFinding.OverMaximum(maximum)]
+                : [.. ofCourse];
+        }
 
         IEnumerable<PlanFinding> FindingsOf(Course course, PlannedEntry entry, AheadTerm term)
         {
