@@ -34,24 +34,28 @@ internal static class RequirementEndpoints
     )
     {
         var (programme, plan) = body.Value;
-        var looked = await service.LookAsync(user, term, programme, cancellation);
+        var context = await service.ContextOfAsync(user, term, programme, cancellation);
         return await queue.RunAsync(
             () =>
             {
-                var record = looked.With(plan);
-                var audit = looked.Programme is { } theirs
-                    ? RequirementAudit.Of(theirs, record, looked.Courses, cancellation: cancellation)
+                var record = context.With(plan);
+                var audit = context.Programme is { } theirs
+                    ? RequirementAudit.Of(theirs, record, context.Courses, cancellation: cancellation)
                     : null;
-                var terms = PlanChecks.Of(looked.Ahead(catalogue.Seasons), looked.Terms, plan);
+                var terms = PlanChecks.Of(context.Ahead(catalogue.Seasons), context.Terms, plan);
                 return new RequirementsRecord(
-                    looked.Known.AsOf.UtcDateTime,
-                    looked.Known.IsCurrent,
-                    [.. looked.Programmes.Select(one => new ProgrammeRecord(one.Id, one.Name, one.From))],
-                    [.. looked.Known.Record.Programmes.Where(name => looked.Programmes.All(one => one.Name != name))],
-                    audit is null ? null : AuditRecord.Of(audit, record, looked.Courses),
-                    OutsideRecord.Of(looked.Known.Record, audit),
-                    StripTermRecord.All(looked, terms, catalogue.Terms),
-                    looked.Known.Record.Load.Maximum?.Value
+                    context.Known.AsOf.UtcDateTime,
+                    context.Known.IsCurrent,
+                    [.. context.Programmes.Select(one => new ProgrammeRecord(one.Id, one.Name, one.From))],
+                    [
+                        .. context.Known.Record.Programmes.Where(name =>
+                            context.Programmes.All(one => one.Name != name)
+                        ),
+                    ],
+                    audit is null ? null : AuditRecord.Of(audit, record, context.Courses),
+                    OutsideRecord.Of(context.Known.Record, audit),
+                    StripTermRecord.All(context, terms, catalogue.Terms),
+                    context.Known.Record.Load.Maximum?.Value
                 );
             },
             cancellation
@@ -69,19 +73,19 @@ internal static class RequirementEndpoints
     )
     {
         var (programme, requirement, plan) = body.Value;
-        var looked = await service.LookAsync(user, term, programme, cancellation);
+        var context = await service.ContextOfAsync(user, term, programme, cancellation);
         var leaf =
-            looked.Programme?.Leaves.FirstOrDefault(one => one.Id == requirement)
+            context.Programme?.Leaves.FirstOrDefault(one => one.Id == requirement)
             ?? throw Refusals.NoSuchRequirement(requirement);
         var frame = catalogue.GetIndex(term).Frame;
         return await queue.RunAsync(
-            () => new OffersRecord(OffersFor(looked, leaf, plan, frame, catalogue.Terms, cancellation)),
+            () => new OffersRecord(OffersFor(context, leaf, plan, frame, catalogue.Terms, cancellation)),
             cancellation
         );
     }
 
     private static IReadOnlyList<OfferedForRecord> OffersFor(
-        LookedAt looked,
+        DegreeContext context,
         Requirement.Leaf leaf,
         AheadPlan plan,
         StampFrame frame,
@@ -89,24 +93,24 @@ internal static class RequirementEndpoints
         CancellationToken cancellation
     )
     {
-        var record = looked.With(plan);
-        var question = looked.Question with { Record = record };
-        var before = RequirementAudit.Of(looked.Programme!, record, looked.Courses, cancellation: cancellation);
+        var record = context.With(plan);
+        var question = context.Question with { Record = record };
+        var before = RequirementAudit.Of(context.Programme!, record, context.Courses, cancellation: cancellation);
         var helping = HelpingCourses
-            .Of(looked.Programme!, looked.Courses, question, cancellation: cancellation)
+            .Of(context.Programme!, context.Courses, question, cancellation: cancellation)
             .ToDictionary(one => one.Course);
-        var counted = CountedEntries.Of(record, looked.Courses);
+        var counted = CountedEntries.Of(record, context.Courses);
         return
         [
-            .. looked
+            .. context
                 .Snapshot.Courses.Where(offered =>
-                    leaf.From.Admits(looked.Courses[offered.Course.Id])
-                    && HelpingCourses.IsOffered(offered.Course, looked.Snapshot.Term.Id)
+                    leaf.From.Admits(context.Courses[offered.Course.Id])
+                    && HelpingCourses.IsOffered(offered.Course, context.Snapshot.Term.Id)
                     && (helping.ContainsKey(offered.Course.Id) || !counted.ContainsKey(offered.Course.Id))
                 )
                 .Select(offered =>
                 {
-                    var answer = CourseEligibility.Of(looked.Question, offered.Course);
+                    var answer = CourseEligibility.Of(context.Question, offered.Course);
                     var against = answer.Findings.Where(finding => finding is not EligibilityFinding.Corequisite);
                     return new OfferedForRecord(
                         FoundRecord.Of(new(offered, [.. offered.SectionsOffered]), frame),
@@ -117,9 +121,9 @@ internal static class RequirementEndpoints
                         [.. answer.Findings.Select(finding => EligibilityWords.Of(finding, terms))],
                         EligibilityWords.IfPassed(answer.IfPassed),
                         [
-                            .. looked
+                            .. context
                                 .Programme!.Leaves.Where(other =>
-                                    other.Id != leaf.Id && other.From.Admits(looked.Courses[offered.Course.Id])
+                                    other.Id != leaf.Id && other.From.Admits(context.Courses[offered.Course.Id])
                                 )
                                 .Select(other => other.Name),
                         ]
@@ -141,21 +145,21 @@ internal static class RequirementEndpoints
         CancellationToken cancellation
     )
     {
-        var looked = await service.LookAsync(user, term, body.Value.Programme, cancellation);
-        if (looked.Programme is null)
+        var context = await service.ContextOfAsync(user, term, body.Value.Programme, cancellation);
+        if (context.Programme is null)
             throw Refusals.NoProgramme();
         return await queue.RunAsync(
             () =>
             {
                 var answer = TermsAhead.Of(
-                    looked.Ahead(catalogue.Seasons),
-                    looked.Question,
+                    context.Ahead(catalogue.Seasons),
+                    context.Question,
                     cancellation: cancellation
                 );
                 var named = AheadTerm.From(
                     catalogue.Terms,
                     catalogue.Seasons,
-                    looked.Snapshot.Term.Id,
+                    context.Snapshot.Term.Id,
                     TermsAheadQuestion.UsualTerms
                 );
                 return new EndInSightRecord(
@@ -185,7 +189,7 @@ internal static class RequirementEndpoints
                                 one.IsExact,
                                 PlanWords.Waiting(
                                     one,
-                                    WaitingReason.Of(one.Course, answer.Plan ?? [], looked.Courses)
+                                    WaitingReason.Of(one.Course, answer.Plan ?? [], context.Courses)
                                 )
                             )),
                     ]

@@ -1,9 +1,7 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Records;
 using HourGrid.Core.Requirements;
-using HourGrid.Core.Requirements.Ahead;
 using HourGrid.Formats.Requirements;
-using HourGrid.Server.Catalogue;
 using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Requirements;
@@ -13,7 +11,7 @@ namespace HourGrid.Server.Requirements;
 /// <param name="IsCurrent">Whether the registrar answered when it was asked last.</param>
 /// <param name="Programmes">The student's programmes that are known here.</param>
 /// <param name="Unknown">Names of those that are not.</param>
-/// <param name="Audit">What the one that is looked at needs; null where there is none.</param>
+/// <param name="Audit">What the one that is context at needs; null where there is none.</param>
 /// <param name="Outside">Credit from school exams and from elsewhere.</param>
 /// <param name="Terms">Past terms, this one, and the next.</param>
 /// <param name="Maximum">The most credits of a term; null for no bound.</param>
@@ -223,161 +221,3 @@ internal sealed record OutsideRecord(string What, string As, decimal Credits, IR
             ];
     }
 }
-
-/// <param name="Id">The term.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Number">0 for a past term, 1 for this one, 2 for the next, and so on.</param>
-/// <param name="Credits">All credits that stand in it.</param>
-/// <param name="IsOver">Whether that is more than may be taken.</param>
-/// <param name="Entries">What stands in it.</param>
-internal sealed record StripTermRecord(
-    string Id,
-    string Name,
-    int Number,
-    decimal Credits,
-    bool IsOver,
-    IReadOnlyList<StripEntryRecord> Entries
-)
-{
-    /// <summary>Terms of the record that are past, in the record's order, and then those of the plan.</summary>
-    public static IReadOnlyList<StripTermRecord> All(
-        LookedAt looked,
-        IReadOnlyList<CheckedTerm> terms,
-        IReadOnlyList<Term> known
-    )
-    {
-        var ahead = terms.Select(one => one.Term.Id).ToHashSet();
-        var names = looked
-            .Programmes.SelectMany(programme =>
-                programme.InOrder.Select(node => ((programme.Id, node.Id), node.Name))
-            )
-            .ToDictionary(one => one.Item1, one => one.Name);
-        return
-        [
-            .. looked
-                .Known.Record.Taken.Where(one => !ahead.Contains(one.Term) && one.Status != TakenStatus.Planned)
-                .GroupBy(one => one.Term)
-                .Select(term => new StripTermRecord(
-                    term.Key.Value,
-                    AheadTerm.NameOf(known, term.Key),
-                    0,
-                    term.Where(one => one.Status == TakenStatus.UnderWay || one.IsPassed)
-                        .Sum(one => one.Credits.Value),
-                    false,
-                    [.. term.Select(StripEntryRecord.Of)]
-                )),
-            .. terms.Select(term => new StripTermRecord(
-                term.Term.Id.Value,
-                term.Term.Name,
-                term.Term.Number,
-                term.Credits.Value,
-                term.IsOver,
-                [
-                    .. looked
-                        .Known.Record.Taken.Where(one =>
-                            (ahead.Contains(one.Term) ? one.Term == term.Term.Id : term.Term.Number == 1)
-                            && (one.Status == TakenStatus.Planned || ahead.Contains(one.Term))
-                        )
-                        .Select(StripEntryRecord.Of),
-                    .. term.Entries.Select(one => StripEntryRecord.Of(one.Entry, one.Findings, names, looked)),
-                ]
-            )),
-        ];
-    }
-}
-
-/// <param name="Id">The entry of the plan; null for what the record has.</param>
-/// <param name="Course">The course; null where it is a requirement.</param>
-/// <param name="Requirement">The name of the requirement; null where it is a course.</param>
-/// <param name="Credits">What it carries.</param>
-/// <param name="Status">completed, notCounted, underWay, registered or planned.</param>
-/// <param name="Findings">What stands against it there, a sentence each.</param>
-internal sealed record StripEntryRecord(
-    string? Id,
-    string? Course,
-    string? Requirement,
-    decimal Credits,
-    string Status,
-    IReadOnlyList<string> Findings
-)
-{
-    public static StripEntryRecord Of(TakenCourse taken) =>
-        new(
-            null,
-            taken.Course.Value,
-            null,
-            taken.Credits.Value,
-            taken.Status switch
-            {
-                TakenStatus.UnderWay => "underWay",
-                TakenStatus.Planned => "registered",
-                _ => taken.IsPassed ? "completed" : "notCounted",
-            },
-            []
-        );
-
-    public static StripEntryRecord Of(
-        PlannedEntry entry,
-        IReadOnlyList<PlanFinding> findings,
-        Dictionary<(string Programme, string Id), string> names,
-        LookedAt looked
-    )
-    {
-        var name = entry.Requirement is { } of ? names.GetValueOrDefault((of.Programme, of.Id)) : null;
-        return new(
-            entry.Id,
-            entry.Course?.Value,
-            entry.Requirement is null ? null : name ?? entry.Requirement.Id,
-            entry.Course is { } course
-                ? (looked.Courses[course].LeastCredits ?? default).Value
-                : LeafNeed.Courses.DefaultEach.Value,
-            "planned",
-            entry.Requirement is not null && name is null
-                ? [PlanWords.RequirementGone]
-                : [.. findings.Select(finding => PlanWords.Of(finding, looked.Terms))]
-        );
-    }
-}
-
-/// <param name="Courses">What the term offers for a requirement: what settles most first.</param>
-internal sealed record OffersRecord(IReadOnlyList<OfferedForRecord> Courses);
-
-/// <param name="Found">The course as the Catalogue shows it.</param>
-/// <param name="Settles">By how much the whole is less short with it, reckoned in credits.</param>
-/// <param name="IsEligible">Whether nothing stands against taking it but perhaps a corequisite.</param>
-/// <param name="Findings">What stands against it, a sentence each.</param>
-/// <param name="IfPassed">On what under way it depends; null for nothing.</param>
-/// <param name="AlsoCountsAs">Names of the other requirements for which it qualifies.</param>
-internal sealed record OfferedForRecord(
-    FoundRecord Found,
-    decimal Settles,
-    bool IsEligible,
-    IReadOnlyList<string> Findings,
-    string? IfPassed,
-    IReadOnlyList<string> AlsoCountsAs
-);
-
-/// <param name="Terms">The least number of terms until the programme is complete; null where that is more than was looked at.</param>
-/// <param name="IsExact">Whether that is certain; otherwise it is at least so many.</param>
-/// <param name="Sentence">When it is done at the earliest, in words.</param>
-/// <param name="Plan">A plan of just so many terms; null where none is known.</param>
-/// <param name="Waiting">What it costs to leave courses for later, where it costs something.</param>
-internal sealed record EndInSightRecord(
-    int? Terms,
-    bool IsExact,
-    string Sentence,
-    IReadOnlyList<PlannedTermRecord>? Plan,
-    IReadOnlyList<WaitingRecord> Waiting
-);
-
-/// <param name="Id">The term.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Courses">Courses in it.</param>
-internal sealed record PlannedTermRecord(string Id, string Name, IReadOnlyList<string> Courses);
-
-/// <param name="Course">The course.</param>
-/// <param name="Now">The least number of terms with it in this one; null for more than was looked at.</param>
-/// <param name="Later">The least number with it in a later one or never.</param>
-/// <param name="IsExact">Whether both are certain.</param>
-/// <param name="Sentence">What waiting costs, in words.</param>
-internal sealed record WaitingRecord(string Course, int? Now, int? Later, bool IsExact, string Sentence);

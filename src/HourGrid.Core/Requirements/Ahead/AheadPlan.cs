@@ -11,9 +11,6 @@ public sealed record AheadPlan(IReadOnlyList<PlannedEntry> Entries)
 
     /// <summary>Nothing planned.</summary>
     public static AheadPlan None { get; } = new([]);
-
-    /// <summary>The courses among them.</summary>
-    public IEnumerable<CourseId> Courses => Entries.Select(entry => entry.Course).OfType<CourseId>();
 }
 
 /// <summary>One course or one requirement in a term.</summary>

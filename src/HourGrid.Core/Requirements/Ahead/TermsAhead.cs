@@ -61,6 +61,7 @@ public static class TermsAhead
         var plan = least.Plan;
         var costs = new WorkLimit(budget ?? Budget, cancellation);
         var waiting = new List<CostOfWaiting>();
+        var nowOfAlike = new Dictionary<string, Found>();
         foreach (var id in helping)
         {
             var place = problem.Courses.Index().FirstOrDefault(one => one.Item.Id == id, (-1, null!)).Index;
@@ -69,11 +70,12 @@ public static class TermsAhead
             var from = least.Terms ?? question.Terms + 1;
             var isFirst = plan is { Count: > 0 } && plan[0].Contains(place);
             // The plan that is known answers one of the two.
-            var now = isFirst ? least : Least(problem, from, new(place, null), costs);
+            var now = isFirst || (plan is not null && CanJoin(problem, plan, place)) ? least : Now(place, from);
             var later = plan is not null && !isFirst ? least : Least(problem, from, new(null, place), costs);
             waiting.Add(new(id, now.Terms, later.Terms, now.IsExact && later.IsExact));
         }
         cancellation.ThrowIfCancellationRequested();
+
         return new(
             least.Terms,
             least.IsExact && waiting.All(one => one.IsExact),
@@ -87,6 +89,39 @@ public static class TermsAhead
                 .ToArray(),
             waiting
         );
+
+        // Courses that are alike in all that matters have the same answer.
+        Found Now(int place, int from)
+        {
+            if (problem.Courses[place].Alike is not { } alike)
+                return Least(problem, from, new(place, null), costs);
+            if (!nowOfAlike.TryGetValue(alike, out var known))
+                nowOfAlike[alike] = known = Least(problem, from, new(place, null), costs);
+            return known;
+        }
+    }
+
+    /// <summary>
+    /// Whether a course can stand in the first term of a plan besides: there is room for it, and what must stand beside it is
+    /// there; or it can take the place of one that is like it.
+    /// </summary>
+    private static bool CanJoin(PlanProblem problem, IReadOnlyList<IReadOnlyList<int>> plan, int place)
+    {
+        if (plan.Count == 0)
+            return false;
+        var course = problem.Courses[place];
+        var first = plan[0];
+        if (
+            course.Alike is { } alike
+            && first.Any(other => problem.Courses[other].Alike == alike)
+            && !plan.Any(term => term.Contains(place))
+        )
+            return true;
+        var credits = first.Sum(other => (long)problem.Courses[other].Credits) + course.Credits;
+        return (course.Offered & 1) != 0
+            && course.IsReachable
+            && (problem.Question.Maximum is not { } maximum || credits <= maximum.Hundredths)
+            && course.Beside.Places().All(other => other == place || first.Contains(other));
     }
 
     private static Found Least(PlanProblem problem, int from, FirstTerm first, WorkLimit limit)
