@@ -38,25 +38,31 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
     private readonly Dictionary<int, LeafNeeds> needs = [];
 
     /// <summary>Solves it.</summary>
-    /// <param name="isInOrder">Whether of equals the one is wanted whose pairs are first; else any.</param>
-    public RelaxedGroup Solve(bool isInOrder)
+    /// <param name="wantsOrder">Whether, given the bound, of equals the one is wanted whose pairs are first; else any will do.</param>
+    public RelaxedGroup Solve(Func<ShortageVector, bool> wantsOrder)
     {
-        var given = new List<int>();
+        var decided = new List<int>();
         var taken = new HashSet<int>();
         foreach (var leaf in group.Pairs.GroupBy(pair => problem.Pairs[pair].Leaf))
             if (decisions.Levels[leaf.Key] != 0)
                 needs[leaf.Key] = new(problem, decisions, leaf.Key, [.. leaf]);
         foreach (var pair in group.Pairs.Where(pair => decisions.Fixed[pair] > 0))
         {
-            given.Add(pair);
+            decided.Add(pair);
             taken.Add(problem.Pairs[pair].Course);
         }
-        given.AddRange(Flow(taken, isInOrder));
-        given.Sort();
-        return Judge(given);
+        var (network, arcs) = Flow(taken);
+        var any = Judge(Given());
+        if (!wantsOrder(any.Short))
+            return any;
+        network.PreferInOrder([.. arcs.OrderBy(arc => arc.Pair).Select(arc => arc.Arc)]);
+        return Judge(Given());
+
+        List<int> Given() =>
+            [.. decided.Concat(arcs.Where(arc => network.FlowOn(arc.Arc) > 0).Select(arc => arc.Pair)).Order()];
     }
 
-    private List<int> Flow(HashSet<int> taken, bool isInOrder)
+    private (FlowNetwork Network, List<(int Pair, int Arc)> Arcs) Flow(HashSet<int> taken)
     {
         var network = new FlowNetwork();
         var courses = new Dictionary<int, int>();
@@ -92,9 +98,7 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
             }
         }
         network.SendFrom(courses.Values);
-        if (isInOrder)
-            network.PreferInOrder([.. arcs.OrderBy(arc => arc.Pair).Select(arc => arc.Arc)]);
-        return [.. arcs.Where(arc => network.FlowOn(arc.Arc) > 0).Select(arc => arc.Pair)];
+        return (network, arcs);
     }
 
     /// <summary>One unit after the other brings the most that one can, and the last the rest.</summary>

@@ -92,7 +92,10 @@ internal sealed class GroupSearch
 
     private RelaxedGroup Relax(LeafBound[] bounds, sbyte[] isFixed)
     {
-        var relaxed = new GroupRelaxation(problem, group, new(levelsOfLeaf, bounds, isFixed)).Solve(isInOrder);
+        // Where the bound is beaten already, which of equals it is matters to nobody.
+        var relaxed = new GroupRelaxation(problem, group, new(levelsOfLeaf, bounds, isFixed)).Solve(bound =>
+            isInOrder && (best is null || bound.CompareTo(bestShort) <= 0)
+        );
         var order = best is null ? -1 : relaxed.Real.CompareTo(bestShort);
         if (order < 0 || (order == 0 && isInOrder && IsBefore(relaxed.Given, best!)))
             (best, bestShort) = (relaxed.Given, relaxed.Real);
