@@ -24,6 +24,21 @@ test('who is not signed in is told so in a line, with one button', async ({ page
   await expectNoFaults(page);
 });
 
+test('credit from school exams counts, and stands with what it is for', async ({ page }) => {
+  await page.goto('/2027SP/requirements');
+  await page.getByRole('main').getByRole('link', { name: 'Sign in' }).click();
+  await page.getByRole('button', { name: /Idris Vane/ }).click();
+  const requirements = new Requirements(page);
+  await expect(requirements.outline).toContainText(
+    'Calculus placement, 5 → MTH 120, 4 credits, for Calculus',
+  );
+  await expect(requirements.row('Calculus')).toContainText('MTH 120 by exam');
+  // A language by exam settles the choice: a craft is not needed.
+  await requirements.row('A language or a craft').click();
+  await expect(requirements.row('A language LAN')).toContainText('done');
+  await expect(requirements.row('A craft')).toContainText('not needed');
+});
+
 test('from a leaf to a sketch in one press, and to every timetable that settles it in two', async ({
   page,
 }) => {
@@ -78,9 +93,9 @@ test('terms ahead: put in, checked at once, moved by keys and by dragging, undon
 }) => {
   await page.goto('/2027SP/requirements');
   await page.getByRole('main').getByRole('link', { name: 'Sign in' }).click();
-  await page.getByRole('button', { name: /Idris Vane/ }).click();
+  await page.getByRole('button', { name: /Tamsin Roe/ }).click();
   const requirements = new Requirements(page);
-  // No programme of his is known; terms ahead work without.
+  // Her programme is not known; terms ahead work without.
   await expect(page.getByRole('heading', { name: 'No programme of yours is known here' })).toBeVisible();
   const put = async (term: string, words: string, course: string) => {
     await page.getByRole('button', { name: `Add a course to ${term}` }).click();
