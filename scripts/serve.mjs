@@ -46,18 +46,21 @@ async function answers(url) {
   }
 }
 
-async function until(url) {
-  while (!(await answers(url))) await new Promise((resolve) => setTimeout(resolve, 50));
+/** Until an address answers, or who was to answer there has ended. */
+async function until(url, process) {
+  while (process.exitCode === null && !(await answers(url)))
+    await new Promise((resolve) => setTimeout(resolve, 50));
 }
 
 const environment = {};
+let standIns;
 const campus = `http://127.0.0.1:${values['stand-ins']}`;
 if (values['stand-ins']) {
   const folder = join(values.data, 'stand-ins');
   mkdirSync(folder, { recursive: true });
   // Known to these two processes alone, and others at every start; on no command line that others can read.
   const [key, secret] = [randomBytes(32).toString('hex'), randomBytes(32).toString('hex')];
-  start(
+  standIns = start(
     `${root}/artifacts/stand-ins`,
     'HourGrid.StandIns',
     [
@@ -99,8 +102,8 @@ server.on('exit', (code) => {
 });
 
 if (values.announce) {
-  await until(`${address}/api/terms`);
-  if (values['stand-ins']) await until(campus);
+  await until(`${address}/api/terms`, server);
+  if (standIns) await until(campus, standIns);
   console.log(`Hour Grid is at ${address}  (Ctrl+C stops it)`);
-  if (values['stand-ins']) console.log(`What stands in for the campus is at ${campus}`);
+  if (standIns) console.log(`What stands in for the campus is at ${campus}`);
 }

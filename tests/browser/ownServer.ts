@@ -23,7 +23,7 @@ export class OwnServer {
   }
 
   static async startWithCampus(): Promise<OwnServer> {
-    const server = new OwnServer(await freePort(), await freePort());
+    const server = new OwnServer(await freePort(), await freePair());
     await server.start();
     return server;
   }
@@ -63,8 +63,21 @@ export class OwnServer {
   }
 }
 
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1');
+/** A free port with another one behind it: there mail is received. */
+async function freePair(): Promise<number> {
+  for (;;) {
+    const first = await freePort();
+    try {
+      await freePort(first + 1);
+      return first;
+    } catch {
+      // Somebody has the second one: the next pair.
+    }
+  }
+}
+
+async function freePort(wanted = 0): Promise<number> {
+  const probe = createServer().listen(wanted, '127.0.0.1');
   await once(probe, 'listening');
   const address = probe.address();
   probe.close();

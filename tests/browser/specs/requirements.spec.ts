@@ -93,9 +93,9 @@ test('terms ahead: put in, checked at once, moved by keys and by dragging, undon
 }) => {
   await page.goto('/2027SP/requirements');
   await page.getByRole('main').getByRole('link', { name: 'Sign in' }).click();
-  await page.getByRole('button', { name: /Tamsin Roe/ }).click();
+  await page.getByRole('button', { name: /Perrin Ashdown/ }).click();
   const requirements = new Requirements(page);
-  // Her programme is not known; terms ahead work without.
+  // Perrin’s programme is not known; terms ahead work without.
   await expect(page.getByRole('heading', { name: 'No programme of yours is known here' })).toBeVisible();
   const put = async (term: string, words: string, course: string) => {
     await page.getByRole('button', { name: `Add a course to ${term}` }).click();
