@@ -35,7 +35,7 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
     // Costs are compared level by level, and then by the number of pairs: 34 bits for each level, 20 for the pairs.
     private static readonly Int128[] WeightOf = [Int128.One << 88, Int128.One << 54, Int128.One << 20];
 
-    private readonly Dictionary<int, LeafNeeds> needs = [];
+    private readonly List<(int Leaf, LeafNeeds Need)> needs = [];
 
     /// <summary>Solves it.</summary>
     /// <param name="wantsOrder">Whether, given the bound, of equals the one is wanted whose pairs are first; else any will do.</param>
@@ -43,11 +43,13 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
     {
         var decided = new List<int>();
         var taken = new HashSet<int>();
-        foreach (var leaf in group.Pairs.GroupBy(pair => problem.Pairs[pair].Leaf))
-            if (decisions.Levels[leaf.Key] != 0)
-                needs[leaf.Key] = new(problem, decisions, leaf.Key, [.. leaf]);
-        foreach (var pair in group.Pairs.Where(pair => decisions.Fixed[pair] > 0))
+        foreach (var (leaf, pairs) in group.ByLeaf)
+            if (decisions.Levels[leaf] != 0)
+                needs.Add((leaf, new(problem, decisions, leaf, pairs)));
+        foreach (var pair in group.Pairs)
         {
+            if (decisions.Fixed[pair] <= 0)
+                continue;
             decided.Add(pair);
             taken.Add(problem.Pairs[pair].Course);
         }
@@ -55,19 +57,20 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
         var any = Judge(Given());
         if (!wantsOrder(any.Short))
             return any;
-        network.PreferInOrder([.. arcs.OrderBy(arc => arc.Pair).Select(arc => arc.Arc)]);
+        network.PreferInOrder([.. arcs.Select(arc => arc.Arc)]);
         return Judge(Given());
 
         List<int> Given() =>
             [.. decided.Concat(arcs.Where(arc => network.FlowOn(arc.Arc) > 0).Select(arc => arc.Pair)).Order()];
     }
 
+    /// <summary>The flow, and the arcs of its pairs in their order.</summary>
     private (FlowNetwork Network, List<(int Pair, int Arc)> Arcs) Flow(HashSet<int> taken)
     {
         var network = new FlowNetwork();
         var courses = new Dictionary<int, int>();
         var arcs = new List<(int Pair, int Arc)>();
-        foreach (var (leaf, need) in needs)
+        foreach (var (_, need) in needs)
         {
             // Completed courses count on three levels, those under way on two, planned ones on one.
             var byStatus = new[] { network.AddNode(), network.AddNode(), network.AddNode() };
@@ -77,7 +80,7 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
                 var level = Levels - 1 - status;
                 if (need.IsByCount(level))
                     AddSteps(network, byStatus[status], next, need, level);
-                network.AddArc(byStatus[status], next, group.Pairs.Count, 0);
+                network.AddArc(byStatus[status], next, group.Pairs.Length, 0);
             }
             foreach (var pair in need.Open)
             {

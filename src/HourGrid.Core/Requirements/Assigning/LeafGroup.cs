@@ -2,7 +2,8 @@ namespace HourGrid.Core.Requirements.Assigning;
 
 /// <summary>Leaves of one pool that compete for courses, directly or through others, with their pairs.</summary>
 /// <param name="Pairs">The places of their pairs in the problem's list, in its order.</param>
-internal sealed record LeafGroup(IReadOnlyList<int> Pairs)
+/// <param name="ByLeaf">The same, leaf by leaf.</param>
+internal sealed record LeafGroup(int[] Pairs, IReadOnlyList<(int Leaf, int[] Pairs)> ByLeaf)
 {
     /// <summary>All groups of a problem; a leaf for which no course qualifies is in none.</summary>
     public static IReadOnlyList<LeafGroup> Of(AssignmentProblem problem)
@@ -20,7 +21,14 @@ internal sealed record LeafGroup(IReadOnlyList<int> Pairs)
             .. problem
                 .Pairs.Index()
                 .GroupBy(pair => GroupOf(pair.Item.Leaf))
-                .Select(group => new LeafGroup([.. group.Select(pair => pair.Index)])),
+                .Select(group => new LeafGroup(
+                    [.. group.Select(pair => pair.Index)],
+                    [
+                        .. group
+                            .GroupBy(pair => pair.Item.Leaf, pair => pair.Index)
+                            .Select(leaf => (leaf.Key, leaf.ToArray())),
+                    ]
+                )),
         ];
 
         int GroupOf(int leaf)

@@ -15,15 +15,26 @@ internal sealed class LeafNeeds
     /// <param name="decisions">What is decided.</param>
     /// <param name="leaf">The leaf.</param>
     /// <param name="pairs">All its pairs.</param>
-    public LeafNeeds(AssignmentProblem problem, Decisions decisions, int leaf, IReadOnlyList<int> pairs)
+    public LeafNeeds(AssignmentProblem problem, Decisions decisions, int leaf, int[] pairs)
     {
         this.problem = problem;
         counting = decisions.Levels[leaf];
-        Open = [.. pairs.Where(pair => decisions.Fixed[pair] == 0)];
+        var isOpen = new List<int>(pairs.Length);
+        Span<long> got = stackalloc long[Levels];
+        foreach (var pair in pairs)
+        {
+            if (decisions.Fixed[pair] == 0)
+                isOpen.Add(pair);
+            else if (decisions.Fixed[pair] > 0)
+                for (var level = 0; level < Levels; level++)
+                    if (problem.Pairs[pair].CountsAt(level))
+                        got[level] += problem.Pairs[pair].Gain;
+        }
+        Open = isOpen;
         var total = problem.Tree.NeedOf(leaf);
         for (var level = 0; level < Levels; level++)
         {
-            open[level] = Math.Max(0, total - Sum(pairs.Where(pair => decisions.Fixed[pair] > 0), level));
+            open[level] = Math.Max(0, total - got[level]);
             var (least, most) = (long.MaxValue, 0L);
             foreach (var pair in Open)
             {
@@ -38,7 +49,7 @@ internal sealed class LeafNeeds
     }
 
     /// <summary>Pairs that are not decided.</summary>
-    public IReadOnlyList<int> Open { get; }
+    public List<int> Open { get; }
 
     /// <summary>Whether what the leaf is short of counts on a level.</summary>
     public bool Counts(int level) => (counting & (1 << level)) != 0;
@@ -75,7 +86,4 @@ internal sealed class LeafNeeds
         var bound = isBySum[level] ? open[level] - capped : Math.Max(0, open[level] - (count * mostOfOne[level]));
         return (bound, Math.Max(0, open[level] - whole));
     }
-
-    private long Sum(IEnumerable<int> pairs, int level) =>
-        pairs.Where(pair => problem.Pairs[pair].CountsAt(level)).Sum(pair => problem.Pairs[pair].Gain);
 }
