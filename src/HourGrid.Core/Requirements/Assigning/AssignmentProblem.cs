@@ -30,11 +30,15 @@ internal sealed class AssignmentProblem
                     && entries[Courses[course]].FirstOrDefault(entry => entry.Meets(leaf.MinGrade)) is { } best
                 )
                     pairs.Add(new(place, course, (int)best.Status, GainOf(leaf, best)));
-        Pairs = [.. pairs];
+        Pairs = pairs;
         AtBest = ShortOfNodes([.. pairs.Select(_ => true)]);
     }
 
-    private AssignmentProblem(RequirementTree tree, IReadOnlyList<CourseId> courses, CandidatePair[] pairs)
+    private AssignmentProblem(
+        RequirementTree tree,
+        IReadOnlyList<CourseId> courses,
+        IReadOnlyList<CandidatePair> pairs
+    )
     {
         (Tree, Courses, Pairs) = (tree, courses, pairs);
         AtBest = ShortOfNodes([.. pairs.Select(_ => true)]);
@@ -74,7 +78,7 @@ internal sealed class AssignmentProblem
     public IReadOnlyList<CourseId> Courses { get; }
 
     /// <summary>Every leaf with every course that qualifies for it, leaves in file order, then courses in ordinal order.</summary>
-    public CandidatePair[] Pairs { get; }
+    public IReadOnlyList<CandidatePair> Pairs { get; }
 
     /// <summary>By level and node, what it would be short of if every course counted wherever it qualifies.</summary>
     public long[][] AtBest { get; }
@@ -110,7 +114,7 @@ internal sealed class AssignmentProblem
     private long[] GainedAt(int level, IReadOnlyList<bool> given)
     {
         var gained = new long[Tree.Leaves.Count];
-        for (var pair = 0; pair < Pairs.Length; pair++)
+        for (var pair = 0; pair < Pairs.Count; pair++)
             if (given[pair] && Pairs[pair].CountsAt(level))
                 gained[Pairs[pair].Leaf] += Pairs[pair].Gain;
         return gained;

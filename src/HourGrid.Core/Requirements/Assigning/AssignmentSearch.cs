@@ -53,7 +53,7 @@ internal sealed class AssignmentSearch
             return;
         }
         var (levelsOfLeaf, total) = selection.Counting(problem.AtBest, levels);
-        var given = new bool[problem.Pairs.Length];
+        var given = new bool[problem.Pairs.Count];
         for (var group = 0; group < groups.Count; group++)
         {
             var found = BestOf(group, levelsOfLeaf);

@@ -38,8 +38,8 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
     private readonly List<(int Leaf, LeafNeeds Need)> needs = [];
 
     /// <summary>Solves it.</summary>
-    /// <param name="wantsOrder">Whether, given one of the best, of its equals the one is wanted whose pairs are first.</param>
-    public RelaxedGroup Solve(Func<RelaxedGroup, bool> wantsOrder)
+    /// <param name="wantsOrder">Whether, given the bound, of equals the one is wanted whose pairs are first; else any will do.</param>
+    public RelaxedGroup Solve(Func<ShortageVector, bool> wantsOrder)
     {
         var decided = new List<int>();
         var taken = new HashSet<int>();
@@ -55,7 +55,7 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
         }
         var (network, arcs) = Flow(taken);
         var any = Judge(Given());
-        if (!wantsOrder(any))
+        if (!wantsOrder(any.Short))
             return any;
         network.PreferInOrder([.. arcs.Select(arc => arc.Arc)]);
         return Judge(Given());
@@ -119,7 +119,7 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
     {
         var bounds = new long[Levels];
         var reals = new long[Levels];
-        var isGiven = new bool[problem.Pairs.Length];
+        var isGiven = new bool[problem.Pairs.Count];
         foreach (var pair in given)
             isGiven[pair] = true;
         var misjudged = new List<(int Leaf, int Level)>();

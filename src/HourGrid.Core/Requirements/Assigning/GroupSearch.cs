@@ -62,7 +62,7 @@ internal sealed class GroupSearch
         for (var level = 0; level < Levels; level++)
             if (problem.CanBeFull(leaf, level))
                 bounds[(leaf * Levels) + level] = LeafBound.Count;
-        var isExact = search.Search(bounds, new sbyte[problem.Pairs.Length]);
+        var isExact = search.Search(bounds, new sbyte[problem.Pairs.Count]);
         return new(search.bestShort, search.best!, isExact);
     }
 
@@ -92,21 +92,14 @@ internal sealed class GroupSearch
 
     private RelaxedGroup Relax(LeafBound[] bounds, sbyte[] isFixed)
     {
-        var relaxed = new GroupRelaxation(problem, group, new(levelsOfLeaf, bounds, isFixed)).Solve(WantsOrder);
+        // Where the bound is beaten already, which of equals it is matters to nobody.
+        var relaxed = new GroupRelaxation(problem, group, new(levelsOfLeaf, bounds, isFixed)).Solve(bound =>
+            isInOrder && (best is null || bound.CompareTo(bestShort) <= 0)
+        );
         var order = best is null ? -1 : relaxed.Real.CompareTo(bestShort);
         if (order < 0 || (order == 0 && isInOrder && IsBefore(relaxed.Given, best!)))
             (best, bestShort) = (relaxed.Given, relaxed.Real);
         return relaxed;
-    }
-
-    /// <summary>
-    /// Which of equals it is matters where it could be the best, or is held against the best; one that is misjudged is neither
-    /// unless its bound is just that.
-    /// </summary>
-    private bool WantsOrder(RelaxedGroup one)
-    {
-        var order = best is null ? -1 : one.Short.CompareTo(bestShort);
-        return isInOrder && (best is null || order == 0 || (order < 0 && one.IsReached));
     }
 
     /// <summary>Whether nothing below can be better than the best so far.</summary>
