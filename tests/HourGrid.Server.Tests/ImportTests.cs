@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Text.Json.Nodes;
 
 namespace HourGrid.Server.Tests;
@@ -181,21 +180,8 @@ public sealed class ImportTests : IDisposable
             "number"
         );
 
-    private (int Status, string Output, string Error) Run(string command, string file, params string[] more)
-    {
-        var program = Path.Combine(AppContext.BaseDirectory, "HourGrid.Cli.dll");
-        using var process = Process.Start(
-            new ProcessStartInfo("dotnet", [program, command, file, "--data", server.DataFolder, .. more])
-            {
-                RedirectStandardOutput = true,
-                RedirectStandardError = true,
-            }
-        )!;
-        var error = process.StandardError.ReadToEndAsync();
-        var output = process.StandardOutput.ReadToEnd();
-        process.WaitForExit();
-        return (process.ExitCode, output, error.Result);
-    }
+    private (int Status, string Output, string Error) Run(string command, string file, params string[] more) =>
+        CommandLine.Run([command, file, "--data", server.DataFolder, .. more]);
 
     /// <summary>Waits for what the server does in its own time.</summary>
     private static async Task UntilAsync(Func<Task<bool>> isSo)

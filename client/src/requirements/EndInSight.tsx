@@ -19,7 +19,7 @@ export function EndInSight({ term, programme, here }: Props) {
       {plan.some((one) => one.courses.length > 0) && (
         <Button
           look="quiet"
-          className="justify-self-start !px-0 !py-0 text-12"
+          className="-ml-px justify-self-start !px-0 !py-0 text-12"
           title={plan.map((one) => `${one.name}: ${one.courses.join(', ')}`).join('\n')}
           onClick={() => here.changePlan(wording.planIsIn, (now) => putAll(now, plan))}
         >

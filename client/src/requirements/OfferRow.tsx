@@ -87,7 +87,7 @@ export function OfferRow({ offer, visit, fit, plan, terms, here }: Props) {
           </p>
         )}
       </div>
-      <div className="flex shrink-0 items-center gap-1">
+      <div className="ml-auto flex shrink-0 items-center gap-1">
         {isMust ? (
           <Button
             look="quiet"

@@ -48,7 +48,7 @@ export function Strip({ visit, data, programme, plans, here }: Props) {
           {here.said}
         </p>
         {here.said !== null && (
-          <Button look="quiet" className="self-start !px-0 !py-0 text-12" onClick={here.undo}>
+          <Button look="quiet" className="-ml-px self-start !px-0 !py-0 text-12" onClick={here.undo}>
             {common.undo}
           </Button>
         )}
