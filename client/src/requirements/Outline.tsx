@@ -60,7 +60,7 @@ export function Outline({ data, audit, selected, onSelect, onProgramme }: Props)
           )}
           {audit.short === 0 && free > 0 && <span className="text-mute">{wording.freeChoice(free)}</span>}
           {planned > 0 && audit.short > 0 && (
-            <span className="text-mute">{wording.morePlanned(planned)}</span>
+            <span className="text-mute">{wording.planSettles(planned)}</span>
           )}
         </p>
       </div>

@@ -28,7 +28,7 @@ export function Strip({ visit, data, programme, plans, here }: Props) {
       aria-labelledby="terms-ahead"
       className="flex h-[208px] shrink-0 border-t border-rule bg-paper max-md:h-auto max-md:flex-col"
     >
-      <div className="flex w-[190px] shrink-0 flex-col overflow-y-auto border-r border-rule px-3 py-2 max-md:w-full max-md:border-r-0">
+      <div className="flex w-[240px] shrink-0 flex-col overflow-y-auto border-r border-rule px-3 py-2 max-md:w-full max-md:border-r-0">
         <div className="flex items-center gap-1">
           <h2 id="terms-ahead" className="font-heavy whitespace-nowrap">
             {wording.termsAhead}
@@ -44,14 +44,14 @@ export function Strip({ visit, data, programme, plans, here }: Props) {
           </span>
         </div>
         <SavedState edits={plans} />
-        <p role="status" className="text-12">
-          {here.said}
-        </p>
-        {here.said !== null && (
-          <Button look="quiet" className="-ml-px self-start !px-0 !py-0 text-12" onClick={here.undo}>
-            {common.undo}
-          </Button>
-        )}
+        <div className="flex flex-wrap items-baseline gap-x-2 text-12">
+          <p role="status">{here.said}</p>
+          {here.said !== null && (
+            <Button look="quiet" className="-ml-px !px-0 !py-0 text-12" onClick={here.undo}>
+              {common.undo}
+            </Button>
+          )}
+        </div>
         {programme !== null && <EndInSight term={visit.term.id} programme={programme} here={here} />}
       </div>
       <Scroller

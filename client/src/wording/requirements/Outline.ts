@@ -5,7 +5,7 @@ export const wording = {
   nothingMissingPlanned: 'Nothing is missing with what is planned',
   atMost: (amount: string) => `at most ${amount}`,
   stillShort: 'still short',
-  morePlanned: (credits: number) => `; ${credits} more are planned`,
+  planSettles: (credits: number) => `; your plan settles ${credits} more`,
   freeChoice: (credits: number) => ` but ${credits} credits of free choice`,
   creditsSoFar: (completed: number, underWay: number, planned: number, needed: number) =>
     `${completed} done · ${underWay} under way · ${planned} planned · of ${needed} credits`,
