@@ -1,6 +1,7 @@
 using HourGrid.StandIns.Campus;
 using HourGrid.StandIns.Clerk;
 using HourGrid.StandIns.Mail;
+using HourGrid.StandIns.Registering;
 using HourGrid.StandIns.Registrar;
 using HourGrid.StandIns.SignIn;
 using Microsoft.EntityFrameworkCore;
@@ -16,12 +17,17 @@ builder.Services.AddDbContextFactory<CampusContext>(options =>
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<CampusClock>();
 builder.Services.AddSingleton<CampusNews>();
+builder.Services.AddSingleton(CampusCatalogue.ReadFrom(Setting("Catalogue")));
 builder.Services.AddSingleton<CampusWrites>();
+builder.Services.AddSingleton<ClockMove>();
 builder.Services.AddSingleton(
-    new CrowdSettings { ChangesPerSecond = builder.Configuration.GetValue("CrowdPace", CrowdSettings.Calm) }
+    new CrowdSettings { LinesPerSecond = builder.Configuration.GetValue("CrowdPace", CrowdSettings.Calm) }
 );
 builder.Services.AddSingleton<FaultSettings>();
 builder.Services.AddSingleton<MailStore>();
+builder.Services.AddSingleton<RegistrationTurns>();
+builder.Services.AddHostedService(all => all.GetRequiredService<RegistrationTurns>());
+builder.Services.AddHostedService<LetInWatch>();
 builder.Services.AddHostedService<Crowd>();
 builder.Services.AddHostedService<MailServer>();
 builder.Services.AddSignIn();
@@ -37,8 +43,8 @@ await using (var scope = app.Services.CreateAsyncScope())
     await CampusFile.PrepareAsync(
         scope.ServiceProvider.GetRequiredService<CampusContext>(),
         app.Services.GetRequiredService<CampusClock>(),
-        app.Configuration["Seed"] ?? throw new InvalidOperationException("The setting Seed is missing."),
-        app.Configuration["Catalogue"] ?? throw new InvalidOperationException("The setting Catalogue is missing."),
+        Setting("Seed"),
+        app.Services.GetRequiredService<CampusCatalogue>(),
         CancellationToken.None
     );
     await SignInSetup.RegisterClientAsync(scope.ServiceProvider, app.Configuration, CancellationToken.None);
@@ -61,3 +67,6 @@ app.MapSignIn();
 app.MapRegistrar();
 app.MapPages();
 await app.RunAsync();
+
+string Setting(string name) =>
+    builder.Configuration[name] ?? throw new InvalidOperationException($"The setting {name} is missing.");

@@ -35,12 +35,16 @@ public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<Runni
             .Where(one => one.Contains("/registrar/", StringComparison.Ordinal));
         Assert.Equal(
             [
+                "delete /registrar/registrations/{term}/{section}",
                 "get /registrar/events",
                 "get /registrar/students/{student}/permissions",
                 "get /registrar/students/{student}/record",
+                "get /registrar/students/{student}/registrations",
                 "get /registrar/terms/{term}",
                 "get /registrar/terms/{term}/seats",
+                "post /registrar/checks",
                 "post /registrar/permissions",
+                "post /registrar/registrations",
                 "post /registrar/students/{student}/holds/{hold}/agreement",
             ],
             described.Order(StringComparer.Ordinal)

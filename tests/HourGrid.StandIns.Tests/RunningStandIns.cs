@@ -6,6 +6,7 @@ using HourGrid.StandIns.Campus;
 using HourGrid.StandIns.Registrar;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace HourGrid.StandIns.Tests;
@@ -39,7 +40,7 @@ public sealed partial class RunningStandIns : WebApplicationFactory<Program>
     public HttpClient Begun()
     {
         var client = CreateClient(new() { AllowAutoRedirect = false });
-        Services.GetRequiredService<CrowdSettings>().ChangesPerSecond = 0;
+        Services.GetRequiredService<CrowdSettings>().LinesPerSecond = 0;
         return client;
     }
 
@@ -63,6 +64,27 @@ public sealed partial class RunningStandIns : WebApplicationFactory<Program>
 
     internal Task<T> ChangeAsync<T>(Func<CampusContext, EventLog, Task<T>> change) =>
         Services.GetRequiredService<CampusWrites>().ChangeAsync(change, CancellationToken.None);
+
+    /// <summary>As if nobody had registered yet, at a moment by the registrar’s clock.</summary>
+    internal async Task BeginAtAsync(DateTime nowUtc)
+    {
+        Services.GetRequiredService<CampusClock>().Ahead = nowUtc - DateTime.UtcNow;
+        var catalogue = Services.GetRequiredService<CampusCatalogue>();
+        await ChangeAsync(
+            async (context, _) =>
+            {
+                await context.Registrations.ExecuteDeleteAsync();
+                await context.Waiting.ExecuteDeleteAsync();
+                await context.Sections.ExecuteDeleteAsync();
+                context.Sections.AddRange(
+                    catalogue.Whole.Courses.SelectMany(course =>
+                        course.Sections.Select(section => CampusSeed.SectionOf(course, section))
+                    )
+                );
+                return true;
+            }
+        );
+    }
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {

@@ -36,7 +36,11 @@ internal sealed class CampusContext(DbContextOptions<CampusContext> options) : D
             registration.HasIndex(row => new { row.Student, row.Term });
             registration.HasIndex(row => new { row.Term, row.Number });
         });
-        modelBuilder.Entity<WaitingRow>().HasIndex(row => row.Term);
+        modelBuilder.Entity<WaitingRow>(waiting =>
+        {
+            waiting.HasIndex(row => new { row.Term, row.EndedUtc });
+            waiting.HasIndex(row => new { row.Student, row.Term });
+        });
         modelBuilder.Entity<AnsweredRequestRow>().HasKey(row => row.Key);
     }
 }
@@ -158,6 +162,9 @@ public sealed class RegistrationRow
     public required string Confirmation { get; set; }
     public DateTime AtUtc { get; set; }
     public DateTime? DroppedUtc { get; set; }
+
+    /// <summary>Why it was dropped.</summary>
+    public string Why { get; set; } = "";
 }
 
 /// <summary>A place in the line for a bundle; one that ended is kept with why.</summary>
@@ -169,11 +176,29 @@ public sealed class WaitingRow
     public required string Course { get; set; }
     public List<string> Sections { get; set; } = [];
 
+    /// <summary>Those of its sections that had no seat when it came: it stands in their lines.</summary>
+    public List<string> WaitsOn { get; set; } = [];
+
     /// <summary>Sections held that are dropped when this one is let in.</summary>
     public List<string> GivingUp { get; set; } = [];
+    public int FirstPlace { get; set; }
     public DateTime AtUtc { get; set; }
+
+    /// <summary>Why another was let in before; empty where nobody was.</summary>
+    public string PassedOver { get; set; } = "";
     public DateTime? EndedUtc { get; set; }
+
+    /// <summary>How it ended: let in, left, or removed.</summary>
+    public string? End { get; set; }
     public string Why { get; set; } = "";
+}
+
+/// <summary>How a place in a line ended.</summary>
+public static class WaitingEnds
+{
+    public const string LetIn = "letIn";
+    public const string Left = "left";
+    public const string Removed = "removed";
 }
 
 /// <summary>The answer to a request by the sender's key, so that nothing is done twice.</summary>
@@ -181,6 +206,9 @@ public sealed class AnsweredRequestRow
 {
     public required string Key { get; set; }
     public required string Student { get; set; }
+
+    /// <summary>What was asked: the key of one request does not answer another.</summary>
+    public required string Asked { get; set; }
     public required string Json { get; set; }
     public DateTime AtUtc { get; set; }
 }

@@ -8,7 +8,7 @@ namespace HourGrid.StandIns.Campus;
 internal static class CampusFile
 {
     /// <summary>Grows with every change of the rows: a campus that is only simulated begins again.</summary>
-    private const int Shape = 2;
+    private const int Shape = 3;
 
     public static string ConnectionTo(string folder) =>
         new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, "campus.db") }.ConnectionString;
@@ -17,7 +17,7 @@ internal static class CampusFile
         CampusContext campus,
         CampusClock clock,
         string seed,
-        string catalogue,
+        CampusCatalogue catalogue,
         CancellationToken cancellation
     )
     {

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Records;
-using HourGrid.Formats.Catalogue;
+using HourGrid.Core.Timetables;
 using HourGrid.Formats.Records;
 
 namespace HourGrid.StandIns.Campus;
@@ -10,23 +10,29 @@ namespace HourGrid.StandIns.Campus;
 /// <param name="People">Who can sign in.</param>
 /// <param name="Terms">The phases of terms.</param>
 /// <param name="Slips">Slips of paper whose codes give permissions.</param>
+/// <param name="InstructorLetsIn">Sections of which the instructor lets in from the waitlist.</param>
 internal sealed record CampusSeed(
     IReadOnlyList<CampusSeed.Person> People,
     IReadOnlyList<CampusSeed.TermPhases> Terms,
-    IReadOnlyList<CampusSeed.Slip> Slips
+    IReadOnlyList<CampusSeed.Slip> Slips,
+    IReadOnlyList<CampusSeed.Place> InstructorLetsIn
 )
 {
+    private const int MostLookedAt = 4;
+
     public sealed record Person(string Id, string Name, string Role, IReadOnlyList<string>? Teaches);
 
     public sealed record TermPhases(string Term, IReadOnlyDictionary<string, DateTimeOffset> Phases);
 
     public sealed record Slip(string Code, string Term, string Course, string Kind);
 
+    public sealed record Place(string Term, string Number);
+
     /// <summary>Reads it from a folder with <c>campus.json</c>, <c>records</c>, and the file of a catalogue.</summary>
     public static async Task PlantAsync(
         CampusContext campus,
         string folder,
-        string catalogue,
+        CampusCatalogue catalogue,
         CancellationToken cancellation
     )
     {
@@ -57,10 +63,26 @@ internal sealed record CampusSeed(
         );
         foreach (var path in Directory.EnumerateFiles(Path.Combine(folder, "records"), "*.record.json").Order())
             AddRecord(campus, RecordJson.Read(await File.ReadAllBytesAsync(path, cancellation)).Value);
-        var read = CatalogueJson.Read(await File.ReadAllBytesAsync(catalogue, cancellation)).Value;
-        campus.Sections.AddRange(
-            read.Courses.SelectMany(course => course.Sections.Select(section => SectionOf(course, section)))
-        );
+        var instructors = seed.InstructorLetsIn.Select(one => (one.Term, one.Number)).ToHashSet();
+        var crowd = 0;
+        var begun = seed.Terms.Where(term => term.Phases.Count > 1).Select(term => term.Term).ToHashSet();
+        foreach (var course in catalogue.Whole.Courses)
+        foreach (var section in course.Sections)
+        {
+            var row = SectionOf(course, section);
+            row.IsLetInByInstructor = instructors.Contains((row.Term, row.Number));
+            campus.Sections.Add(row);
+            // Who waits already is one of the crowd, from the other end than those who come and go.
+            if (
+                row.Waitlisted > 0
+                && begun.Contains(row.Term)
+                && BundleWith(catalogue.Of(row.Term)!, section) is { } sections
+            )
+                for (var place = 1; place <= row.Waitlisted; place++)
+                    campus.Waiting.Add(
+                        WaitingFor(row, sections, CrowdStudents.Number(CrowdStudents.Count - 1 - crowd++), place)
+                    );
+        }
         await campus.SaveChangesAsync(cancellation);
     }
 
@@ -98,7 +120,49 @@ internal sealed record CampusSeed(
             Teaches = [.. teaches],
         };
 
-    private static SectionRow SectionOf(Course course, Section section) =>
+    /// <summary>Some bundle with a section; of other components, the first few are looked at.</summary>
+    private static IReadOnlyList<string>? BundleWith(CatalogueSnapshot term, Section section)
+    {
+        var offered = term.CourseOf(section.Number)!;
+        var looked = offered
+            .SectionsOffered.Where(other => other.Section.Arrangement == section.Arrangement)
+            .GroupBy(other => other.Section.Component)
+            .SelectMany(component =>
+                component.Key == section.Component
+                    ? component.Where(other => other.Number == section.Number)
+                    : component
+                        .OrderByDescending(other =>
+                            other.Section.LinkedTo.Contains(section.Number) || section.LinkedTo.Contains(other.Number)
+                        )
+                        .Take(MostLookedAt)
+            )
+            .Select(other => other.Number)
+            .ToHashSet();
+        return WholeBundle.Among(offered, looked) is [var first, ..]
+            ? [.. first.Sections.Select(one => one.Number.Value)]
+            : null;
+    }
+
+    /// <summary>Somebody who waits for a bundle of which one section is full.</summary>
+    private static WaitingRow WaitingFor(
+        SectionRow section,
+        IReadOnlyList<string> sections,
+        string student,
+        int place
+    ) =>
+        new()
+        {
+            Student = student,
+            Term = section.Term,
+            Course = section.Course,
+            Sections = [.. sections],
+            WaitsOn = [section.Number],
+            FirstPlace = place,
+            AtUtc = DateTime.UnixEpoch,
+        };
+
+    /// <summary>A section as the catalogue has it.</summary>
+    public static SectionRow SectionOf(Course course, Section section) =>
         new()
         {
             Term = section.Term.Value,

@@ -1,6 +1,10 @@
+using System.Text;
+using HourGrid.Core.Records;
+using HourGrid.Formats.Records;
 using HourGrid.StandIns.Campus;
 using HourGrid.StandIns.Hosting;
 using HourGrid.StandIns.Mail;
+using HourGrid.StandIns.Registering;
 using HourGrid.StandIns.Registrar;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
@@ -20,12 +24,17 @@ internal static class ClerkEndpoints
         app.MapGet("/instructor", InstructorAsync);
         var forms = app.MapGroup("/clerk");
         forms.MapPost("/opening", MoveClockAsync);
-        forms.MapPost("/seats", SetSeatsAsync);
+        forms.MapPost("/turn", LetTurnBeginAsync);
+        forms.MapPost("/seats", SectionForms.SetSeatsAsync);
+        forms.MapPost("/cancel", SectionForms.CancelAsync);
         forms.MapPost("/holds", PutHoldAsync);
         forms.MapPost("/holds/lift", LiftHoldAsync);
         forms.MapPost("/crowd", SetCrowd);
         forms.MapPost("/faults", SetFaults);
         app.MapPost("/instructor", DecideAsync);
+        app.MapPost("/instructor/let-in", LineForms.LetInAsync);
+        app.MapPost("/instructor/remove", LineForms.RemoveAsync);
+        forms.MapPost("/approvals", ApproveAsync);
     }
 
     private static async Task<RazorComponentResult> MailAsync(CampusContext campus, CancellationToken cancellation) =>
@@ -66,6 +75,12 @@ internal static class ClerkEndpoints
                         .Where(row => row.ClearedUtc == null)
                         .OrderBy(row => row.Student)
                         .ToListAsync(cancellation),
+                Records = (IReadOnlyList<StudentRecord>)
+                    [
+                        .. (await campus.Records.AsNoTracking().ToListAsync(cancellation)).Select(row =>
+                            RecordJson.Read(Encoding.UTF8.GetBytes(row.Json)).Value
+                        ),
+                    ],
                 Crowd = crowd,
                 Faults = faults,
             }
@@ -83,6 +98,7 @@ internal static class ClerkEndpoints
                         .Permissions.AsNoTracking()
                         .OrderByDescending(row => row.Id)
                         .ToListAsync(cancellation),
+                Lines = (IReadOnlyList<InstructorLine>)await InstructorLine.AllAsync(campus, cancellation),
             }
         );
 
@@ -91,36 +107,50 @@ internal static class ClerkEndpoints
         [FromForm] string term,
         [FromForm] string phase,
         [FromForm] int seconds,
-        CampusWrites writes,
-        CampusClock clock,
-        TimeProvider machine,
+        ClockMove move,
         CancellationToken cancellation
     )
     {
-        var moved = await writes.ChangeAsync(
-            async (campus, log) =>
-            {
-                if (await campus.Phases.FindAsync([term, phase], cancellation) is not { } row)
-                    return (TimeSpan?)null;
-                var by = row.FromUtc - TimeSpan.FromSeconds(seconds) - machine.GetUtcNow().UtcDateTime;
-                // Whole seconds, and never too few: now is not a moment before.
-                var ahead = (long)Math.Ceiling(by.TotalSeconds);
-                (await campus.Clocks.SingleAsync(cancellation)).AheadSeconds = ahead;
-                log.Clock(term);
-                return TimeSpan.FromSeconds(ahead);
-            },
+        await move.ToAsync(
+            term,
+            async campus => (await campus.Phases.FindAsync([term, phase], cancellation))?.FromUtc,
+            seconds,
             cancellation
         );
-        if (moved is { } ahead)
-            clock.Ahead = ahead;
         return Back("/clerk");
     }
 
-    private static async Task<IResult> SetSeatsAsync(
+    /// <summary>Moves the clock so that a student’s turn begins in so many seconds.</summary>
+    private static async Task<IResult> LetTurnBeginAsync(
         [FromForm] string term,
-        [FromForm] string number,
-        [FromForm] int capacity,
-        [FromForm] int enrolled,
+        [FromForm] string student,
+        [FromForm] int seconds,
+        ClockMove move,
+        CampusCatalogue catalogue,
+        CancellationToken cancellation
+    )
+    {
+        await move.ToAsync(
+            term,
+            campus =>
+                Task.FromResult(
+                    catalogue.Of(term) is { } snapshot
+                    && new TermBooks(campus, new EventLog(campus, default), catalogue, snapshot) is var books
+                    && books.Student(student) is { } file
+                        ? books.Phases.OpensFor(file.Record)
+                        : null
+                ),
+            seconds,
+            cancellation
+        );
+        return Back("/clerk");
+    }
+
+    /// <summary>Gives an adviser’s approval of a term, or takes it back.</summary>
+    private static async Task<IResult> ApproveAsync(
+        [FromForm] string term,
+        [FromForm] string student,
+        [FromForm] bool given,
         CampusWrites writes,
         CancellationToken cancellation
     )
@@ -128,11 +158,13 @@ internal static class ClerkEndpoints
         await writes.ChangeAsync(
             async (campus, log) =>
             {
-                if (await campus.Sections.FindAsync([term, number], cancellation) is not { } section)
+                if (await campus.Records.FindAsync([student], cancellation) is not { } row)
                     return false;
-                section.Capacity = Math.Clamp(capacity, 0, 9_999);
-                section.Enrolled = Math.Clamp(enrolled, 0, 9_999);
-                log.Seats(section);
+                var record = RecordJson.Read(Encoding.UTF8.GetBytes(row.Json)).Value;
+                var approvals = record.Approvals.ToDictionary();
+                approvals[new(term)] = given ? Approval.Given : Approval.Needed;
+                row.Json = Encoding.UTF8.GetString(RecordJson.Write(record with { Approvals = approvals }));
+                log.OfStudent("approval", student, term);
                 return true;
             },
             cancellation
@@ -196,9 +228,16 @@ internal static class ClerkEndpoints
         return Back("/clerk");
     }
 
-    private static IResult SetCrowd([FromForm] double pace, CrowdSettings crowd)
+    private static IResult SetCrowd(
+        [FromForm] double pace,
+        [FromForm] int students,
+        [FromForm] string? course,
+        CrowdSettings crowd
+    )
     {
-        crowd.ChangesPerSecond = Math.Clamp(pace, 0, 200);
+        crowd.LinesPerSecond = Math.Clamp(pace, 0, CrowdSettings.Rush);
+        crowd.Students = Math.Clamp(students, 1, CrowdStudents.Count);
+        crowd.Wants = course?.Trim() is { Length: > 0 } wanted ? wanted : null;
         return Back("/clerk");
     }
 
@@ -206,9 +245,12 @@ internal static class ClerkEndpoints
         [FromForm] int delay,
         [FromForm] bool? down,
         [FromForm] bool? nonsense,
+        [FromForm] FaultSettings.Losing losing,
+        [FromForm] int answers,
         FaultSettings faults
     )
     {
+        faults.Lose(losing, Math.Clamp(answers, 0, 1_000));
         faults.Delay = TimeSpan.FromSeconds(Math.Clamp(delay, 0, 60));
         faults.IsDown = down ?? false;
         faults.IsNonsense = nonsense ?? false;

@@ -2,6 +2,7 @@ using System.Text;
 using HourGrid.Core.Records;
 using HourGrid.Formats.Records;
 using HourGrid.StandIns.Campus;
+using HourGrid.StandIns.Registering;
 using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.StandIns.Registrar;
@@ -23,6 +24,7 @@ internal static class RegistrarEndpoints
         api.MapGet("/students/{student}/permissions", PermissionsAsync).WithName("Permissions");
         api.MapPost("/permissions", AskAsync).WithName("AskPermission");
         api.MapGet("/events", EventStream.Open).WithName("Events");
+        api.MapRegistrations();
     }
 
     private static async Task<Results<Ok<TermRecord>, ProblemHttpResult>> TermAsync(
