@@ -80,6 +80,9 @@ if (values['stand-ins']) {
     SignIn__ClientSecret: secret,
     Registrar__Address: `${campus}/registrar/`,
     Registrar__Key: key,
+    Mail__Host: '127.0.0.1',
+    Mail__Port: String(Number(values['stand-ins']) + 1),
+    Mail__From: 'hour-grid@saltmere.example',
   });
 }
 mkdirSync(values.data, { recursive: true });

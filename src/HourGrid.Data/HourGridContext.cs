@@ -1,7 +1,9 @@
 using HourGrid.Data.Calendars;
 using HourGrid.Data.Catalogue;
+using HourGrid.Data.Mail;
 using HourGrid.Data.People;
 using HourGrid.Data.Picks;
+using HourGrid.Data.Registration;
 using HourGrid.Data.Requirements;
 using HourGrid.Data.Sketches;
 using Microsoft.EntityFrameworkCore;
@@ -23,6 +25,11 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
     public DbSet<PlanRow> Plans => Set<PlanRow>();
     public DbSet<PlanStepRow> PlanSteps => Set<PlanStepRow>();
     public DbSet<CalendarAddressRow> CalendarAddresses => Set<CalendarAddressRow>();
+    public DbSet<PressRow> Presses => Set<PressRow>();
+    public DbSet<SeatNoticeRow> SeatNotices => Set<SeatNoticeRow>();
+    public DbSet<NoticeRow> Notices => Set<NoticeRow>();
+    public DbSet<RegistrarPositionRow> RegistrarPosition => Set<RegistrarPositionRow>();
+    public DbSet<OutgoingMailRow> OutgoingMails => Set<OutgoingMailRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -33,5 +40,7 @@ public sealed class HourGridContext(DbContextOptions<HourGridContext> options) :
         PersonConfiguration.Configure(modelBuilder);
         ProgrammeConfiguration.Configure(modelBuilder);
         PlanConfiguration.Configure(modelBuilder);
+        RegistrationConfiguration.Configure(modelBuilder);
+        OutgoingMailConfiguration.Configure(modelBuilder);
     }
 }

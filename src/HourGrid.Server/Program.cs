@@ -3,9 +3,11 @@ using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
 using HourGrid.Server.Hosting;
 using HourGrid.Server.LineUp;
+using HourGrid.Server.Mail;
 using HourGrid.Server.News;
 using HourGrid.Server.Records;
 using HourGrid.Server.Registrar;
+using HourGrid.Server.Registration;
 using HourGrid.Server.Requests;
 using HourGrid.Server.Requirements;
 using HourGrid.Server.SignIn;
@@ -42,11 +44,17 @@ builder.Services.AddScoped<RequirementService>();
 builder.Services.AddScoped<PlanService>();
 builder.Services.AddSingleton<PageNews>();
 builder.Services.AddSingleton<IRegistrarListener, SeatListener>();
+builder.Services.AddRegistration(builder.Configuration);
 if (!DataFolder.IsDescribingOnly)
 {
     builder.Services.AddHostedService<CatalogueWatch>();
     if (builder.Configuration["Registrar:Address"] is { Length: > 0 })
+    {
         builder.Services.AddHostedService<RegistrarFeed>();
+        builder.Services.AddHostedService(all => all.GetRequiredService<PressSender>());
+    }
+    if (builder.Configuration["Mail:Host"] is { Length: > 0 })
+        builder.Services.AddHostedService<MailSender>();
 }
 
 var app = builder.Build();
@@ -59,6 +67,7 @@ api.MapStudents();
 api.MapSignIn();
 api.MapRecords();
 api.MapPermissions();
+api.MapRegistration();
 api.MapTerms();
 api.MapCourses();
 api.MapSearch();

@@ -30,7 +30,11 @@ public sealed record Choice(
     PutByTimetable Timetable,
     IReadOnlyList<PreparedFallback> Fallbacks,
     PutByTimetable? Second
-);
+)
+{
+    /// <summary>What the student decided for courses that are full when they are to be registered, each once.</summary>
+    public IReadOnlyList<CourseWhenFull> WhenFull { get; init; } = [];
+}
 
 /// <summary>What to take if a section of the choice fills.</summary>
 /// <param name="Section">The section.</param>

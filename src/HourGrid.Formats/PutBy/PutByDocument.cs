@@ -77,7 +77,8 @@ public sealed record ChoiceDocument(
     string Sketch,
     PutByDocument Timetable,
     IReadOnlyList<PreparedFallbackDocument> Fallbacks,
-    PutByDocument? Second
+    PutByDocument? Second,
+    IReadOnlyList<WhenFullDocument> WhenFull
 )
 {
     public static ChoiceDocument Of(Choice choice) =>
@@ -90,8 +91,23 @@ public sealed record ChoiceDocument(
                     [.. fallback.Instead.Select(SeenSectionDocument.Of)]
                 )),
             ],
-            choice.Second is { } second ? PutByDocument.Of(second) : null
+            choice.Second is { } second ? PutByDocument.Of(second) : null,
+            [.. choice.WhenFull.Select(WhenFullDocument.Of)]
         );
+}
+
+/// <summary>What to do where a course is full: <c>leave</c>, <c>wait</c> or <c>waitLast</c>.</summary>
+public sealed record WhenFullDocument(string Course, string WhenFull)
+{
+    /// <summary>How they are written.</summary>
+    public static WordTable<WhenFull> Words { get; } =
+        new(
+            ("leave", Core.PutBy.WhenFull.Leave),
+            ("wait", Core.PutBy.WhenFull.Wait),
+            ("waitLast", Core.PutBy.WhenFull.WaitLast)
+        );
+
+    public static WhenFullDocument Of(CourseWhenFull one) => new(one.Course.Value, Words.Write(one.WhenFull));
 }
 
 /// <summary>What to take if a section fills.</summary>

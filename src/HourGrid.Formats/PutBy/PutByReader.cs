@@ -43,14 +43,25 @@ internal static class PutByReader
 
     private static Choice? Choice(JsonPlace root)
     {
-        var choice = root.Object("sketch", "timetable", "fallbacks", "second");
+        var choice = root.Object("sketch", "timetable", "fallbacks", "second", "whenFull");
         var (sketch, timetable) = (Id(choice["sketch"]), Timetable(choice["timetable"]));
         if (sketch is not { } from || timetable is null)
             return null;
         var fallbacks = choice["fallbacks"].List(item => Fallback(item, timetable), PutByTimetable.MostSections);
         if (fallbacks.DistinctBy(fallback => fallback.Section).Count() < fallbacks.Count)
             choice["fallbacks"].Refuse("one for each section at most");
-        return new(from, timetable, fallbacks, choice.Or("second", null, Timetable));
+        var whenFull = choice.Or("whenFull", [], list => list.Values(WhenFull, PutByTimetable.MostSections));
+        if (whenFull.DistinctBy(one => one.Course).Count() < whenFull.Count)
+            choice["whenFull"].Refuse("one for each course at most");
+        return new(from, timetable, fallbacks, choice.Or("second", null, Timetable)) { WhenFull = whenFull };
+    }
+
+    private static CourseWhenFull? WhenFull(JsonPlace root)
+    {
+        var one = root.Object("course", "whenFull");
+        return one["whenFull"].Word(WhenFullDocument.Words) is { } when
+            ? new(SharedValues.Course(one["course"]), when)
+            : null;
     }
 
     private static PreparedFallback? Fallback(JsonPlace root, PutByTimetable timetable)

@@ -17,6 +17,9 @@ internal sealed class PageNews
     /// <summary>Something of a student's record is other than before; told to that student's pages alone.</summary>
     public const string Record = "record";
 
+    /// <summary>Something that a student sent, holds or waits for is other than before; told to that student's pages alone.</summary>
+    public const string Registration = "registration";
+
     private const int MostKept = 500;
 
     private readonly Lock entering = new();

@@ -50,6 +50,21 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
             )
         )?.What;
 
+    /// <summary>
+    /// What a student holds and waits for in a term, with its age; null where the registrar does not answer and never did.
+    /// </summary>
+    public async Task<KnownStanding?> StandingOfAsync(string student, TermId term, CancellationToken cancellation)
+    {
+        var said = await SaidAsync(
+            (student, term, "standing"),
+            student,
+            registrar => registrar.StandingAsync(student, term, cancellation)
+        );
+        return said is null
+            ? null
+            : new(said.What ?? Standing.Nothing(said.AsOf.UtcDateTime), said.AsOf, said.IsCurrent);
+    }
+
     /// <summary>Something of a student's has changed: it is read again when it is asked for.</summary>
     public void Age(string student) =>
         known.Set(
@@ -99,6 +114,12 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
 
     private sealed record Said<T>(T What, DateTimeOffset AsOf, bool IsCurrent);
 }
+
+/// <summary>What a student holds and waits for, with its age.</summary>
+/// <param name="Standing">What the registrar said.</param>
+/// <param name="AsOf">When it was read.</param>
+/// <param name="IsCurrent">Whether the registrar answered when it was asked last.</param>
+internal sealed record KnownStanding(Standing Standing, DateTimeOffset AsOf, bool IsCurrent);
 
 /// <summary>A record with its age.</summary>
 /// <param name="Record">The record.</param>

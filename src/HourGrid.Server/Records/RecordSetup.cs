@@ -18,17 +18,8 @@ internal static class RecordSetup
         services.AddSingleton<EligibleCourses>();
         services.AddSingleton<IEligibleCourses>(all => all.GetRequiredService<EligibleCourses>());
         services.AddSingleton<IRegistrarListener, RecordListener>();
-        var address = configuration["Registrar:Address"];
         services
-            .AddHttpClient<RegistrarClient>(http =>
-            {
-                // Where none is told, nobody answers there, which is told as if it were down.
-                http.BaseAddress = new Uri(address is { Length: > 0 } ? address : "http://registrar.invalid/");
-                http.DefaultRequestHeaders.Authorization = new AuthenticationHeaderValue(
-                    "Bearer",
-                    configuration["Registrar:Key"]
-                );
-            })
+            .AddHttpClient<RegistrarClient>(http => ReachRegistrar(http, configuration))
             .AddStandardResilienceHandler(resilience =>
             {
                 resilience.TotalRequestTimeout.Timeout = LongestWait;
@@ -39,5 +30,17 @@ internal static class RecordSetup
                 resilience.CircuitBreaker.MinimumThroughput = 4;
                 resilience.CircuitBreaker.BreakDuration = TimeSpan.FromSeconds(3);
             });
+    }
+
+    /// <summary>Has a client ask the registrar of the configuration.</summary>
+    public static void ReachRegistrar(HttpClient http, IConfiguration configuration)
+    {
+        // Where none is told, nobody answers there, which is told as if it were down.
+        var address = configuration["Registrar:Address"];
+        http.BaseAddress = new Uri(address is { Length: > 0 } ? address : "http://registrar.invalid/");
+        http.DefaultRequestHeaders.Authorization = new AuthenticationHeaderValue(
+            "Bearer",
+            configuration["Registrar:Key"]
+        );
     }
 }

@@ -117,6 +117,61 @@ internal sealed class RegistrarClient(HttpClient http)
             cancellation
         );
 
+    /// <summary>What a student holds and waits for in a term; null where the registrar knows no such student.</summary>
+    /// <exception cref="RegistrarSilentException">It does not answer.</exception>
+    public Task<Standing?> StandingAsync(string student, TermId term, CancellationToken cancellation) =>
+        AskAsync(
+            async () =>
+            {
+                using var response = await http.GetAsync(
+                    new Uri(
+                        $"students/{Uri.EscapeDataString(student)}/registrations?term={Uri.EscapeDataString(term.Value)}",
+                        UriKind.Relative
+                    ),
+                    cancellation
+                );
+                // A term that only the catalogue knows has no registrations.
+                if (response.StatusCode is HttpStatusCode.NotFound or HttpStatusCode.UnprocessableEntity)
+                    return null;
+                return await response
+                        .EnsureSuccessStatusCode()
+                        .Content.ReadFromJsonAsync<Standing>(Strict, cancellation)
+                    ?? throw new JsonException();
+            },
+            cancellation
+        );
+
+    /// <summary>What would become of lines if they were sent now.</summary>
+    /// <exception cref="RegistrarSilentException">It does not answer.</exception>
+    /// <exception cref="Requests.RefusedException">It does not look at them.</exception>
+    public Task<RegistrationAnswer> CheckAsync(RegistrationRequest request, CancellationToken cancellation) =>
+        AskAsync(() => SendLinesAsync("checks", request, cancellation), cancellation);
+
+    /// <summary>Has lines done. The same key again gives the same answer, and does nothing twice.</summary>
+    /// <inheritdoc cref="CheckAsync"/>
+    public Task<RegistrationAnswer> RegisterAsync(RegistrationRequest request, CancellationToken cancellation) =>
+        AskAsync(() => SendLinesAsync("registrations", request, cancellation), cancellation);
+
+    private async Task<RegistrationAnswer> SendLinesAsync(
+        string to,
+        RegistrationRequest request,
+        CancellationToken cancellation
+    )
+    {
+        using var response = await http.PostAsJsonAsync(
+            new Uri(to, UriKind.Relative),
+            request,
+            JsonSerializerOptions.Web,
+            cancellation
+        );
+        if (response.StatusCode == HttpStatusCode.UnprocessableEntity)
+            throw Refusals.LinesNotTaken(await DetailAsync(response, cancellation));
+        return await response
+                .EnsureSuccessStatusCode()
+                .Content.ReadFromJsonAsync<RegistrationAnswer>(Strict, cancellation)
+            ?? throw new JsonException();
+    }
+
     /// <summary>What happens, as it happens, until the connection ends.</summary>
     /// <param name="last">The event after which to begin; null for now.</param>
     /// <param name="cancellation">Stops listening.</param>

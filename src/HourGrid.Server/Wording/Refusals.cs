@@ -27,6 +27,19 @@ internal static class Refusals
 
     public static RefusedException HoldNotCleared(string why) => NotPossible(why);
 
+    public static RefusedException LinesNotTaken(string why) => NotPossible(why);
+
+    public static RefusedException OtherPress() =>
+        NotPossible("key: it belongs to other lines that were sent before.");
+
+    public static RefusedException ManyNotices(int most) =>
+        NotPossible($"You have {most} seat notices in this term, and no more are kept. Take one back first.");
+
+    public static RefusedException NoSuchSection(string number, Term term) =>
+        NotFound($"There is no section {number} in {term.Name}.");
+
+    public static RefusedException NothingChosen() => NotPossible("picks.choice: nothing is chosen.");
+
     public static RefusedException PermissionNotTaken(string why) => NotPossible(why);
 
     public static RefusedException NoSignIn() =>

@@ -99,12 +99,20 @@ internal sealed record Finding(
     string? Of = null
 );
 
-/// <summary>What a student holds and waits for in a term.</summary>
+/// <summary>What a student holds and waits for in a term, and when the student may register.</summary>
+/// <param name="NowUtc">The time by the registrar’s clock.</param>
+/// <param name="Phase">The phase of the term; null before the first.</param>
+/// <param name="PhaseEndsUtc">When the next phase begins; null in the last.</param>
+/// <param name="OpensUtc">From when the student may register; null where that is not known yet.</param>
 /// <param name="Held">Bundles held, in the order of registering.</param>
 /// <param name="Waiting">Places in line, in the order of joining.</param>
 /// <param name="Ended">What was dropped, let in, left or removed, in the order of time.</param>
 /// <param name="Credits">Credits held.</param>
 internal sealed record StandingRecord(
+    DateTime NowUtc,
+    string? Phase,
+    DateTime? PhaseEndsUtc,
+    DateTime? OpensUtc,
     IReadOnlyList<HeldRecord> Held,
     IReadOnlyList<WaitingRecord> Waiting,
     IReadOnlyList<EndedRecord> Ended,

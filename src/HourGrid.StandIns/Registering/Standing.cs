@@ -47,6 +47,10 @@ internal static class Standing
             .ToArray()
             .Select(row => new EndedRecord(row.End!, row.Course, row.Sections, row.Why, Utc(row.EndedUtc!.Value)));
         return new(
+            books.NowUtc,
+            books.Phases.At(books.NowUtc),
+            books.Phases.EndsAfter(books.NowUtc) is { } ends ? Utc(ends) : null,
+            books.Phases.OpensFor(file.Record) is { } opens ? Utc(opens) : null,
             held,
             [.. books.WaitingOf(student).Select(row => RecordOf(books, row))],
             [.. dropped.Concat(ended).OrderBy(one => one.AtUtc)],

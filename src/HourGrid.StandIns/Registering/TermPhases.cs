@@ -19,6 +19,9 @@ internal sealed record TermPhases(string Term, IReadOnlyList<PhaseRow> Phases)
     /// <summary>The phase at a moment; null before the first.</summary>
     public string? At(DateTime nowUtc) => Phases.LastOrDefault(row => row.FromUtc <= nowUtc)?.Phase;
 
+    /// <summary>When the phase at a moment ends; null for the last.</summary>
+    public DateTime? EndsAfter(DateTime nowUtc) => Phases.FirstOrDefault(row => row.FromUtc > nowUtc)?.FromUtc;
+
     /// <summary>Whether nothing can be registered any more.</summary>
     public bool IsOver(DateTime nowUtc) => Phases.Count == 0 || At(nowUtc) == Closed;
 

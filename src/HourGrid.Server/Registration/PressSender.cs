@@ -1,0 +1,146 @@
+using System.Collections.Concurrent;
+using System.Text.Json;
+using System.Threading.Channels;
+using HourGrid.Data;
+using HourGrid.Data.Registration;
+using HourGrid.Server.News;
+using HourGrid.Server.Records;
+using HourGrid.Server.Registrar;
+using HourGrid.Server.Requests;
+using Microsoft.EntityFrameworkCore;
+
+namespace HourGrid.Server.Registration;
+
+/// <summary>
+/// Sends what was pressed until its answer is known, with the same key each time; what was not answered when the server
+/// ended is taken up when it starts.
+/// </summary>
+internal sealed partial class PressSender(
+    IServiceScopeFactory scopes,
+    KnownRecords records,
+    PageNews news,
+    TimeProvider clock,
+    ILogger<PressSender> log
+) : BackgroundService
+{
+    private static readonly TimeSpan FirstPause = TimeSpan.FromMilliseconds(100);
+    private static readonly TimeSpan LongestPause = TimeSpan.FromSeconds(5);
+
+    private readonly Channel<long> pressed = Channel.CreateUnbounded<long>();
+    private readonly ConcurrentDictionary<long, Task> sending = [];
+
+    /// <summary>Sends a press that is in the database.</summary>
+    public void Send(long press) => pressed.Writer.TryWrite(press);
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        foreach (var press in await UnansweredAsync(stoppingToken))
+            Send(press);
+        await foreach (var press in pressed.Reader.ReadAllAsync(stoppingToken))
+            _ = sending.GetOrAdd(press, one => Task.Run(() => UntilAnsweredAsync(one, stoppingToken), stoppingToken));
+    }
+
+    private async Task<long[]> UnansweredAsync(CancellationToken cancellation)
+    {
+        await using var scope = scopes.CreateAsyncScope();
+        return await scope
+            .ServiceProvider.GetRequiredService<HourGridContext>()
+            .Presses.Where(row => row.AnsweredUtc == null)
+            .OrderBy(row => row.Id)
+            .Select(row => row.Id)
+            .ToArrayAsync(cancellation);
+    }
+
+    private async Task UntilAnsweredAsync(long press, CancellationToken cancellation)
+    {
+        try
+        {
+            for (var pause = FirstPause; ; pause = pause * 2 > LongestPause ? LongestPause : pause * 2)
+            {
+                if (await TryAsync(press, cancellation))
+                    return;
+                await Task.Delay(pause, clock, cancellation);
+            }
+        }
+        catch (OperationCanceledException)
+        {
+            // It is taken up at the next start.
+        }
+        finally
+        {
+            sending.TryRemove(press, out _);
+        }
+    }
+
+    /// <returns>Whether its answer is known.</returns>
+    private async Task<bool> TryAsync(long press, CancellationToken cancellation)
+    {
+        try
+        {
+            await using var scope = scopes.CreateAsyncScope();
+            var database = scope.ServiceProvider.GetRequiredService<HourGridContext>();
+            var row = await database.Presses.AsNoTracking().SingleAsync(one => one.Id == press, cancellation);
+            var (answer, refused) = await AskAsync(
+                scope.ServiceProvider.GetRequiredService<PressClient>().Registrar,
+                row,
+                cancellation
+            );
+            await KeepAsync(scope.ServiceProvider, press, answer, refused);
+            // Whoever holds it knows at once, whether or not the registrar's events come.
+            records.Age(row.Person);
+            news.Tell(PageNews.Registration, new { term = row.TermId }, row.Person);
+            return true;
+        }
+        catch (RegistrarSilentException)
+        {
+            return false;
+        }
+        catch (DbUpdateException problem)
+        {
+            LogNotKept(problem);
+            return false;
+        }
+    }
+
+    private static async Task<(string? Answer, string? Refused)> AskAsync(
+        RegistrarClient registrar,
+        PressRow row,
+        CancellationToken cancellation
+    )
+    {
+        try
+        {
+            var answer = await registrar.RegisterAsync(
+                new(row.Key, row.Person, row.TermId, PressLines.Read(row.LinesJson)),
+                cancellation
+            );
+            return (JsonSerializer.Serialize(answer, JsonSerializerOptions.Web), null);
+        }
+        catch (RefusedException refused)
+        {
+            return (null, refused.Details.Detail);
+        }
+    }
+
+    private async Task KeepAsync(IServiceProvider services, long press, string? answer, string? refused)
+    {
+        // It is done: whatever stops now, it is written down first.
+        var database = services.GetRequiredService<HourGridContext>();
+        await using var transaction = await services
+            .GetRequiredService<WriteTurns>()
+            .BeginAsync(database, CancellationToken.None);
+        await database
+            .Presses.Where(row => row.Id == press)
+            .ExecuteUpdateAsync(
+                row =>
+                    row.SetProperty(one => one.AnsweredUtc, clock.GetUtcNow().UtcDateTime)
+                        .SetProperty(one => one.AnswerJson, answer)
+                        .SetProperty(one => one.Refused, refused),
+                CancellationToken.None
+            );
+        await transaction.CommitAsync(CancellationToken.None);
+    }
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "An answer of the registrar could not be written down yet.")]
+    private partial void LogNotKept(Exception problem);
+}
