@@ -52,6 +52,16 @@ export type Numbers = Schema['NumbersRecord'];
 export type Term = Schema['TermRecord'];
 export type Terms = Schema['TermsRecord'];
 export type MyRecord = Schema['MyRecord'];
+export type Registration = Schema['RegistrationRecord'];
+export type HeldBundle = Schema['HeldBundle'];
+export type WaitingPlace = Schema['WaitingPlace'];
+export type Press = Schema['PressRecord'];
+export type Line = Schema['LineToRegister'];
+export type LineResult = Schema['LineResult'];
+export type Finding = Schema['RegistrarFinding'];
+export type Readiness = Schema['ReadinessRecord'];
+export type Change = Schema['ChangeRecord'];
+export type WhenFull = Schema['WhenFullDocument']['whenFull'];
 
 /** What the server or the way to it said no to, in a sentence. */
 export class ApiError extends Error {

@@ -7,10 +7,12 @@ export type News =
   | { kind: 'live' }
   /** Something of the record of who is signed in changed. */
   | { kind: 'record' }
+  /** Something that who is signed in sent, holds or waits for is other than before. */
+  | { kind: 'registration'; term: string }
   /** This page was away for too long: anything may have changed. */
   | { kind: 'missed' };
 
-const kinds = ['seats', 'catalogue', 'live', 'record', 'missed'] as const;
+const kinds = ['seats', 'catalogue', 'live', 'record', 'registration', 'missed'] as const;
 
 /** One window of a browser listens for all, as browsers keep only a few connections to a server. */
 const name = 'hour-grid.news';

@@ -39,13 +39,18 @@ const lists = ['search', 'suggestions', 'numbers', 'offers-for'];
 
 /** Whether what was asked so tells how many seats are left: timetables side by side, and what if a section fills. */
 export function tellsSeats(queryKey: readonly unknown[]): boolean {
-  return ['compared', 'survival'].includes(String(queryKey[0]));
+  return ['compared', 'survival', 'readiness'].includes(String(queryKey[0]));
 }
 
 /** Whether what was asked so may be other when the seats of some courses of a term are. */
 export function restsOn(queryKey: readonly unknown[], term: string, courses: readonly string[]): boolean {
   if (courses.length === 0) return false;
   if (lists.includes(String(queryKey[0]))) return queryKey[1] === term;
+  // What is checked is of the term that stands beside it.
+  if (queryKey[0] === 'readiness')
+    return (
+      queryKey[1] === term && courses.some((course) => String(queryKey[2]).includes(JSON.stringify(course)))
+    );
   const texts = queryKey.filter((part) => typeof part === 'string');
   // An ask stands in its key as it is sent, and courses beside it as a list.
   return (

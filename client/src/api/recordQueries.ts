@@ -46,6 +46,8 @@ export function isOfRecord([kind, , search]: readonly unknown[]): boolean {
     kind === 'eligibility' ||
     kind === 'permissions' ||
     kind === 'requirements' ||
+    kind === 'registration' ||
+    kind === 'readiness' ||
     kind === 'offers-for' ||
     kind === 'end-in-sight' ||
     (kind === 'search' && String(search).includes('eligible='))

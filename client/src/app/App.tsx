@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect } from 'react';
-import { Navigate, Outlet, Route, Routes, useLocation } from 'react-router';
+import { Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
 import { ErrorBoundary } from '@/ui/ErrorBoundary';
 import { Failure, Loading } from '@/ui/States';
@@ -16,8 +16,8 @@ import { watchSignOut } from './signedOut';
 import { wording } from '@/wording/app/App';
 
 const catalogue = lazyPlace(async () => (await import('@/catalogue/Catalogue')).Catalogue);
-const choice = lazyPlace(async () => (await import('@/choice/Choice')).Choice);
 const lineUp = lazyPlace(async () => (await import('@/lineup/LineUp')).LineUp);
+const registration = lazyPlace(async () => (await import('@/registration/Registration')).Registration);
 const requirements = lazyPlace(async () => (await import('@/requirements/Requirements')).Requirements);
 const workbench = lazyPlace(async () => (await import('@/workbench/Workbench')).Workbench);
 
@@ -28,7 +28,7 @@ export function App() {
   useEffect(() => {
     // With all places here one can go on when the server is away.
     const later = setTimeout(
-      () => [catalogue, choice, lineUp, requirements, workbench].forEach(({ preload }) => preload()),
+      () => [catalogue, lineUp, registration, requirements, workbench].forEach(({ preload }) => preload()),
       preloadAfter,
     );
     const stopWatching = watchSignOut();
@@ -44,7 +44,9 @@ export function App() {
         <Route path=":term/catalogue" element={<catalogue.place />} />
         <Route path=":term/workbench" element={<workbench.place />} />
         <Route path=":term/line-up" element={<lineUp.place />} />
-        <Route path=":term/choice" element={<choice.place />} />
+        <Route path=":term/registration" element={<registration.place />} />
+        {/* What the place was called while a choice was all there was. */}
+        <Route path=":term/choice" element={<ToRegistration />} />
         <Route path="*" element={<LatestTerm />} />
       </Route>
     </Routes>
@@ -81,6 +83,11 @@ function Shell() {
       )}
     </div>
   );
+}
+
+function ToRegistration() {
+  const { term = '' } = useParams();
+  return <Navigate to={`/${term}/registration`} replace />;
 }
 
 function LatestTerm() {

@@ -5,7 +5,7 @@ export const places = [
   { path: 'catalogue', name: wording.catalogue },
   { path: 'workbench', name: wording.workbench },
   { path: 'line-up', name: wording.lineUp },
-  { path: 'choice', name: wording.choice },
+  { path: 'registration', name: wording.registration },
 ] as const;
 
 export function placeOf(path: string | undefined) {

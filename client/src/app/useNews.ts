@@ -21,12 +21,20 @@ function take(client: QueryClient, news: News): void {
     case 'record':
       void client.invalidateQueries({ predicate: ({ queryKey }) => isOfRecord(queryKey) });
       return;
+    case 'registration':
+      void client.invalidateQueries({ queryKey: ['registration', news.term] });
+      void client.invalidateQueries({ queryKey: ['readiness', news.term] });
+      void client.invalidateQueries({ queryKey: ['change-to', news.term] });
+      return;
     case 'catalogue':
     case 'missed':
       // And what became of the sketches' sections.
       void client.invalidateQueries({
         predicate: ({ queryKey }) =>
-          isOfCatalogue(queryKey) || ['terms', 'sketch', 'sketches', 'record'].includes(String(queryKey[0])),
+          isOfCatalogue(queryKey) ||
+          ['terms', 'sketch', 'sketches', 'record', 'registration', 'readiness', 'change-to'].includes(
+            String(queryKey[0]),
+          ),
       });
   }
 }

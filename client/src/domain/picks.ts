@@ -1,4 +1,4 @@
-import type { Choice, LineUpEntry, Picks, PutBy, SeenSection, Sketch } from '@/api/client';
+import type { Choice, LineUpEntry, Picks, PutBy, SeenSection, Sketch, WhenFull } from '@/api/client';
 
 /** The most timetables in a line-up. */
 export const mostInLineUp = 8;
@@ -60,7 +60,7 @@ export function setBaseline(picks: Picks, entry: LineUpEntry): Picks {
 
 /** The choice. What was prepared for another one goes with it. */
 export function choose(picks: Picks, sketch: string, timetable: PutBy): Picks {
-  return { ...picks, choice: { sketch, timetable, fallbacks: [], second: null } };
+  return { ...picks, choice: { sketch, timetable, fallbacks: [], second: null, whenFull: [] } };
 }
 
 export function dropChoice(picks: Picks): Picks {
@@ -77,6 +77,17 @@ export function prepare(picks: Picks, section: string, instead: SeenSection[] | 
     fallbacks: [
       ...choice.fallbacks.filter((one) => one.section !== section),
       ...(instead ? [{ section, instead }] : []),
+    ],
+  }));
+}
+
+/** What to do where a course is full when it is to be registered. */
+export function decideWhenFull(picks: Picks, course: string, whenFull: WhenFull): Picks {
+  return changeChoice(picks, (choice) => ({
+    ...choice,
+    whenFull: [
+      ...choice.whenFull.filter((one) => one.course !== course),
+      ...(whenFull === 'leave' ? [] : [{ course, whenFull }]),
     ],
   }));
 }

@@ -34,6 +34,23 @@ const shapes: Record<string, string> = {
   recitation: 'recitation-edge',
 };
 
+/** Which it is is told by the edge alone, without colour: a solid bar, a moving or a dashed line, a cut corner. */
+const standingEdges = {
+  held: 'border border-on-course/35',
+  sent: 'sent-edge',
+  waiting: 'border-2 border-dashed border-ink',
+  refused: 'refused-edge',
+};
+
+/** A solid bar along the top, with a tick. */
+function HeldMark() {
+  return (
+    <span className="absolute inset-x-0 top-0 h-1 bg-moss" aria-hidden="true">
+      <span className="absolute top-0.5 right-1 text-11 leading-3 font-heavy text-on-course">✓</span>
+    </span>
+  );
+}
+
 const nearWords = {
   fits: wording.ofNearestWeek,
   against: wording.ofNearestWeekGoesAgainst,
@@ -46,19 +63,27 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
   const short = share.height < 1;
   const weeks = sayWeeksShort(one.weeks, weekCount);
   const said = `${sayClass(one, weekCount)}${isKept ? wording.kept : ''}${one.near ? nearWords[one.near] : ''}`;
+  const { standing } = one;
+  // What is not a seat of one's own has no colour of one's own.
+  const isOpen = standing !== undefined && standing.kind !== 'held';
   const colour = one.near
     ? `color-mix(in srgb, ${colourOf(one.colour)} 22%, var(--sheet))`
-    : colourOf(one.colour);
+    : isOpen
+      ? 'var(--sheet)'
+      : colourOf(one.colour);
   const edge = one.near
     ? one.near === 'against'
       ? 'border-2 border-brick'
       : 'border border-dashed border-rule'
-    : 'border border-on-course/35';
+    : standing
+      ? standingEdges[standing.kind]
+      : 'border border-on-course/35';
+  const shape = isOpen ? '' : (shapes[one.section.component] ?? '');
   return (
     <li
       data-section={one.section.number}
       title={said}
-      className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] ${edge} text-11 leading-[1.25] ${one.near ? 'text-ink' : 'text-on-course'} motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shapes[one.section.component] ?? ''}`}
+      className={`sized pointer-events-auto absolute overflow-hidden rounded-[3px] ${edge} text-11 leading-[1.25] ${one.near || isOpen ? 'text-ink' : 'text-on-course'} motion-safe:transition-[left,top,width,height] motion-safe:duration-[120ms] motion-safe:ease-out ${shape}`}
       style={
         {
           left: percent(left),
@@ -70,7 +95,11 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
         } as CSSProperties
       }
     >
-      <div aria-hidden="true" className={`h-full ${short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'}`}>
+      {standing?.kind === 'held' && <HeldMark />}
+      <div
+        aria-hidden="true"
+        className={`h-full ${short ? 'px-1 py-px' : 'px-1.5 py-1 @max-[64px]:px-0.5'} ${standing?.kind === 'held' ? 'pt-1.5!' : ''}`}
+      >
         {/* What has no room in the height goes to a second column, which is out of view. */}
         <div className="flex h-full flex-col flex-wrap content-start overflow-hidden *:w-full">
           <Fit
@@ -81,6 +110,7 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
             ]}
             className="text-12 font-heavy @max-[64px]:text-11 @max-[64px]:tracking-tight"
           />
+          {isOpen && <Fit forms={[standing.text]} />}
           {!short && (
             <Fit forms={[one.section.label, sayComponentShort(one.section), sayComponent(one.section)]} />
           )}

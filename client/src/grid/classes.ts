@@ -22,7 +22,12 @@ export type GridClass = PlacedSection & {
   room: string;
   /** Only near to what is asked: drawn faintly, and marked where it goes against it. */
   near?: 'fits' | 'against';
+  /** How it stands with the registrar; absent where it is only planned. */
+  standing?: ClassStanding;
 };
+
+/** How a section stands with the registrar, and what stands in it where there is more to say. */
+export type ClassStanding = { kind: 'sent' | 'held' | 'waiting' | 'refused'; text: string };
 
 export function classesOf(sections: readonly PlacedSection[]): GridClass[] {
   return sections.flatMap((placed) =>
@@ -84,6 +89,7 @@ export function sayClass(one: GridClass, weekCount: number): string {
     one.room,
     joinAnd(one.section.instructors),
     meetsAllTerm(one.weeks, weekCount) ? '' : sayWeeks(one.weeks),
+    one.standing?.text ?? '',
   ]
     .filter((part) => part !== '')
     .join(', ');

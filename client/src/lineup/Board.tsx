@@ -57,7 +57,7 @@ export function Board({ visit, lanes, edits }: Props) {
   };
   const chooseLane = (lane: Lane) => {
     edits.change((now) => choose(now, lane.sketch.id, lane.timetable));
-    void navigate(`/${term.id}/choice`);
+    void navigate(`/${term.id}/registration`);
   };
   useUndoKeys(edits);
   useLetterKeys(letterKeys.lineup, (name) => {

@@ -52,3 +52,10 @@ export function sayKnown({ timetables, isExact, estimate }: Known): string {
 export function knownTimetables(known: Known): string {
   return known.isExact ? countOf(known.timetables, 'timetable') : `${sayKnown(known)} timetables`;
 }
+
+/** As in 1st, 2nd, 3rd, 11th. */
+export function sayOrdinal(count: number): string {
+  const [tens, ones] = [Math.floor(count / 10) % 10, count % 10];
+  const ending = tens === 1 ? 'th' : (['th', 'st', 'nd', 'rd'][ones] ?? 'th');
+  return `${count}${ending}`;
+}

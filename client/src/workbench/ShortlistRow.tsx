@@ -124,7 +124,7 @@ export function ShortlistRow(props: Props) {
             <Button
               onClick={() => {
                 picks.change((now) => choose(now, sketch.id, one));
-                void navigate(`/${sketch.term}/choice`);
+                void navigate(`/${sketch.term}/registration`);
               }}
             >
               {wording.choose}

@@ -79,7 +79,7 @@ internal static class RegistrationEndpoints
         );
 
     /// <summary>Written down, and sent from there: what becomes of it is told when it is known.</summary>
-    private static async Task<Accepted> PressAsync(
+    private static async Task<PressedRecord> PressAsync(
         string term,
         Body<PressRequest> body,
         ClaimsPrincipal user,
@@ -95,15 +95,16 @@ internal static class RegistrationEndpoints
             body.Value.Lines,
             cancellation
         );
-        return TypedResults.Accepted((string?)null);
+        return new(body.Value.Key);
     }
 
-    private static async Task<NoContent> AskToBeToldAsync(
+    private static async Task<SeatNoticesRecord> AskToBeToldAsync(
         string term,
         Body<SeatNoticeRequest> body,
         ClaimsPrincipal user,
         RegistrationService registration,
         NoticeService notices,
+        RegistrarClock registrarClock,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
@@ -121,23 +122,25 @@ internal static class RegistrationEndpoints
             standing.Standing.PhaseEndsUtc,
             cancellation
         );
-        return TypedResults.NoContent();
+        return new(await notices.SeatNoticesOfAsync(student, snapshot.Term.Id, registrarClock.UtcNow, cancellation));
     }
 
-    private static async Task<NoContent> TakeBackAsync(
+    private static async Task<SeatNoticesRecord> TakeBackAsync(
         string term,
         long id,
         ClaimsPrincipal user,
         NoticeService notices,
+        RegistrarClock registrarClock,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
     )
     {
-        await notices.TakeBackAsync(EligibleCourses.NumberOf(user), IdOf(term, catalogue), id, cancellation);
-        return TypedResults.NoContent();
+        var (student, ofTerm) = (EligibleCourses.NumberOf(user), IdOf(term, catalogue));
+        await notices.TakeBackAsync(student, ofTerm, id, cancellation);
+        return new(await notices.SeatNoticesOfAsync(student, ofTerm, registrarClock.UtcNow, cancellation));
     }
 
-    private static async Task<NoContent> SeenAsync(
+    private static async Task<NoticesRecord> SeenAsync(
         string term,
         ClaimsPrincipal user,
         NoticeService notices,
@@ -145,8 +148,9 @@ internal static class RegistrationEndpoints
         CancellationToken cancellation
     )
     {
-        await notices.SeenAsync(EligibleCourses.NumberOf(user), IdOf(term, catalogue), cancellation);
-        return TypedResults.NoContent();
+        var (student, ofTerm) = (EligibleCourses.NumberOf(user), IdOf(term, catalogue));
+        await notices.SeenAsync(student, ofTerm, cancellation);
+        return new(await notices.OfAsync(student, ofTerm, cancellation));
     }
 
     private static TermId IdOf(string term, CurrentCatalogue catalogue) => catalogue.Get(term).Term.Id;

@@ -102,3 +102,12 @@ internal sealed record ChangeRecord(IReadOnlyList<LineToRegister> Lines, int Swa
 internal sealed record SeatNoticeRequest(
     [property: MinLength(1), MaxLength(PutByTimetable.MostSections)] IReadOnlySet<RegistrationNumber> Sections
 );
+
+/// <param name="Key">The key of the press that is being sent.</param>
+internal sealed record PressedRecord(string Key);
+
+/// <param name="SeatNotices">Of which seats the student wants to be told.</param>
+internal sealed record SeatNoticesRecord(IReadOnlyList<SeatNoticeRecord> SeatNotices);
+
+/// <param name="Notices">What the student was told, the latest first.</param>
+internal sealed record NoticesRecord(IReadOnlyList<NoticeRecord> Notices);

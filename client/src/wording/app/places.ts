@@ -3,5 +3,5 @@ export const wording = {
   catalogue: 'Catalogue',
   workbench: 'Workbench',
   lineUp: 'Line-up',
-  choice: 'Choice',
+  registration: 'Registration',
 };

@@ -7,7 +7,7 @@ import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { FallbackCell } from './FallbackCell';
 import type { ChoiceView } from './useChoice';
-import { wording } from '@/wording/choice/SectionTable';
+import { wording } from '@/wording/registration/SectionTable';
 import { common } from '@/wording/common';
 import { joinAnd } from '@/wording/lists';
 

@@ -1,4 +1,5 @@
 import type { Choice } from '@/api/client';
+import { axisFitting } from '@/grid/axis';
 import { classesOf } from '@/grid/classes';
 import { WeekPicture } from '@/grid/WeekPicture';
 import { setSecond } from '@/domain/picks';
@@ -9,7 +10,7 @@ import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 import type { ChoiceView } from './useChoice';
-import { wording } from '@/wording/choice/Second';
+import { wording } from '@/wording/registration/Second';
 
 type Props = { visit: TermVisit; choice: Choice; view: ChoiceView; edits: PicksEdits };
 
@@ -20,7 +21,7 @@ export function Second({ visit, choice, view, edits }: Props) {
   const others = visit.sketches
     .flatMap((sketch) => sketch.shortlist)
     .filter((one) => numbersOf(one).join() !== chosen && one.id !== second?.id);
-  const numbers = second ? numbersOf(second) : [];
+  const classes = classesOf(placed(view.sections, second ? numbersOf(second) : []));
   return (
     <section
       aria-label={wording.secondTimetable}
@@ -31,11 +32,7 @@ export function Second({ visit, choice, view, edits }: Props) {
         {second ? (
           <>
             <div className="w-[168px] print:hidden">
-              <WeekPicture
-                axis={view.axis}
-                classes={classesOf(placed(view.sections, numbers))}
-                weekCount={visit.term.weeks}
-              />
+              <WeekPicture axis={axisFitting(classes)} classes={classes} weekCount={visit.term.weeks} />
             </div>
             <div className="min-w-0 flex-1">
               <p className="font-strong">{second.name}</p>

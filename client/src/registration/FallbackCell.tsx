@@ -15,7 +15,7 @@ import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
 import type { ChoiceView } from './useChoice';
-import { wording } from '@/wording/choice/FallbackCell';
+import { wording } from '@/wording/registration/FallbackCell';
 
 type Props = {
   visit: TermVisit;

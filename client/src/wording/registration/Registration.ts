@@ -1,6 +1,8 @@
 export const wording = {
-  choiceCouldNotBeOpened: 'The choice could not be opened.',
-  choiceCouldNotBeRead: 'The choice could not be read.',
+  couldNotBeOpened: 'The registration could not be opened.',
+  registrarSilent: 'The registrar does not answer just now.',
+  signInToRegister: 'This is a plan. To register it, sign in as a student.',
+  signIn: 'Sign in',
   nothingChosenYet: 'Nothing is chosen yet',
   chooseOneOfTimetables:
     'Choose one of the timetables on your shortlist, and prepare here what to take if a section fills.',

@@ -5,7 +5,7 @@ import { calendarAddressQuery } from '@/api/queries';
 import { copyText } from '@/lib/copyText';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { wording } from '@/wording/choice/CalendarAddress';
+import { wording } from '@/wording/registration/CalendarAddress';
 import { common } from '@/wording/common';
 
 type Props = { term: string; onClose: () => void };

@@ -3,7 +3,7 @@ import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Menu, MenuItem } from '@/ui/Menu';
-import { wording } from '@/wording/choice/Chooser';
+import { wording } from '@/wording/registration/Chooser';
 
 type Props = {
   visit: TermVisit;

@@ -1,5 +1,7 @@
-import { type CSSProperties, useState } from 'react';
+import { type CSSProperties, type ReactNode, useMemo, useState } from 'react';
 import type { Choice } from '@/api/client';
+import { axisFitting } from '@/grid/axis';
+import { classesOf } from '@/grid/classes';
 import { WeekView } from '@/grid/WeekView';
 import { tellWeek } from '@/grid/tellWeek';
 import { copyText } from '@/lib/copyText';
@@ -14,6 +16,7 @@ import { useCampusNames } from '@/domain/useCampusNames';
 import { SavedState } from '@/domain/SavedState';
 import { useOpenIn } from '@/domain/useOpenIn';
 import type { PicksEdits } from '@/domain/usePicks';
+import { placed } from '@/domain/useSections';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { MenuItem } from '@/ui/Menu';
@@ -24,15 +27,20 @@ import { Chooser } from './Chooser';
 import { Second } from './Second';
 import { SectionTable } from './SectionTable';
 import { useChoice } from './useChoice';
-import { wording } from '@/wording/choice/ChoicePage';
+import { wording } from '@/wording/registration/PlannedPage';
 import { common } from '@/wording/common';
 
-type Props = { visit: TermVisit; choice: Choice; edits: PicksEdits };
+type Props = { visit: TermVisit; choice: Choice; edits: PicksEdits; children: ReactNode };
 
-/** The choice: the week, the sections in the order to register in, and what to do if one fills. */
-export function ChoicePage({ visit, choice, edits }: Props) {
+/** The choice as a plan, where nothing is known of the registrar: the week, the sections in their order, and fallbacks. */
+export function PlannedPage({ visit, choice, edits, children }: Props) {
   const { term } = visit;
-  const view = useChoice(visit, choice);
+  const view = useChoice(visit, choice, none);
+  const classes = useMemo(
+    () => classesOf(placed(view.sections, numbersOf(choice.timetable))),
+    [view.sections, choice],
+  );
+  const axis = axisFitting(classes);
   const campusName = useCampusNames();
   const openIn = useOpenIn(term.id);
   const [copied, setCopied] = useState(false);
@@ -54,7 +62,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
   return (
     <main
       className="flex min-h-0 flex-1 flex-col overflow-y-auto print:[zoom:var(--fit)] print:overflow-visible"
-      style={{ '--fit': fitOnPage(choice, view.axis.days.length, against.length) } as CSSProperties}
+      style={{ '--fit': fitOnPage(choice, axis.days.length, against.length) } as CSSProperties}
     >
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule px-4 py-2 print:border-0 print:px-0 print:py-0">
         <h1 className="leading-tight">
@@ -97,6 +105,7 @@ export function ChoicePage({ visit, choice, edits }: Props) {
           </Button>
         </div>
       </header>
+      {children}
       {[problem, view.problem?.message ?? null].map(
         (text) =>
           text !== null && (
@@ -128,20 +137,17 @@ export function ChoicePage({ visit, choice, edits }: Props) {
         label={wording.week}
         className="flex min-h-[360px] shrink-0 print:min-h-0 print:overflow-visible"
       >
-        <WeekView
-          axis={view.axis}
-          classes={view.classes}
-          weekCount={term.weeks}
-          label={wording.weekOfChoice}
-        />
+        <WeekView axis={axis} classes={classes} weekCount={term.weeks} label={wording.weekOfChoice} />
       </Scroller>
-      <p className="sr-only">{tellWeek(view.axis, view.classes, term.weeks)}</p>
+      <p className="sr-only">{tellWeek(axis, classes, term.weeks)}</p>
       <SectionTable visit={visit} choice={choice} view={view} edits={edits} />
       {isAddressing && <CalendarAddress term={term.id} onClose={() => setIsAddressing(false)} />}
       <Second visit={visit} choice={choice} view={view} edits={edits} />
     </main>
   );
 }
+
+const none: readonly string[] = [];
 
 /** Pixels of an A4 page on its side, within its margins. */
 const pageHeight = 700;

@@ -1,0 +1,45 @@
+import type { PicksEdits } from '@/domain/usePicks';
+import type { TermVisit } from '@/domain/useTermVisit';
+import { CourseRow } from './CourseRow';
+import type { ChoiceView } from './useChoice';
+import type { Registered } from './useRegistered';
+import { wording } from '@/wording/registration/CourseByCourse';
+
+type Props = { visit: TermVisit; edits: PicksEdits; view: ChoiceView; registered: Registered };
+
+/** Every course with how it stands, why, and what to do. */
+export function CourseByCourse(props: Props) {
+  const { registered } = props;
+  const last = registered.standing.presses.at(-1);
+  const warnings = last?.answer?.warnings ?? [];
+  return (
+    <section aria-label={wording.courseByCourse} className="px-4 pt-3 pb-2 print:px-0">
+      <h2 className="text-14 font-heavy">
+        {wording.courseByCourse}
+        <span className="ml-2 text-12 font-text text-mute">
+          {last ? wording.sentAt(last) : wording.beforeSending}
+        </span>
+      </h2>
+      {registered.problem && (
+        <p role="alert" className="mt-1 text-12 text-brick">
+          {registered.problem.message}
+        </p>
+      )}
+      {last?.refused != null && (
+        <p role="alert" className="mt-1 text-12 text-brick">
+          {last.refused}
+        </p>
+      )}
+      {warnings.map((warning) => (
+        <p key={warning.kind + (warning.of ?? '')} className="mt-1 text-12 text-mute">
+          {warning.sentence}
+        </p>
+      ))}
+      <ul aria-live="polite" className="mt-2">
+        {registered.states.map((state) => (
+          <CourseRow key={state.key} state={state} {...props} />
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,98 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { addSeatNotice, removeSeatNotice } from '@/api/registrationQueries';
+import { isSame } from '@/lib/isSame';
+import { Button } from '@/ui/Button';
+import { blocking } from './courseStates';
+import type { RowProps } from './CourseRow';
+import { sayBundle } from './sayBundle';
+import { useOpenChange } from './useOpenChange';
+import { wording } from '@/wording/registration/OpenActions';
+
+const small = 'px-2! py-0.5! text-12! whitespace-nowrap';
+const forSeats = ['full', 'waitlistFull', 'sectionClosed', 'cancelled'];
+
+/** The next best thing for a course that is not held, each with one press. */
+export function OpenActions({ state, visit, view, registered }: RowProps) {
+  const client = useQueryClient();
+  const { term } = visit;
+  const { standing, pressing } = registered;
+  const change = useOpenChange(visit, standing);
+  const open = state.kind === 'planned' || state.kind === 'refused' ? state : null;
+  const wanted = [...(open?.sections ?? [])].sort();
+  const notice = standing.seatNotices.find((one) => isSame([...one.sections].sort(), wanted));
+  const tell = useMutation({
+    mutationFn: async () => {
+      await (notice ? removeSeatNotice(term.id, notice.id) : addSeatNotice(term.id, wanted));
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: ['registration', term.id] }),
+  });
+  if (!open?.line) return null;
+  const { line, now } = open;
+  const against = blocking(now);
+  const isFull = against.some((finding) => forSeats.includes(finding.kind));
+  const isOnlyFull = against.length > 0 && against.every((finding) => forSeats.includes(finding.kind));
+  const notYet = now?.findings.some((finding) => finding.kind === 'notYourTurn') ?? true;
+  const canSend = !notYet && !pressing.isSending;
+  const canWait =
+    isOnlyFull && !against.some((finding) => finding.kind !== 'full') && line.ifFull === 'leave';
+  return (
+    <>
+      {canSend && against.length === 0 && (
+        <Button
+          className={small}
+          aria-label={wording.registerCourse(state.course)}
+          onClick={() => pressing.press([line])}
+        >
+          {wording.register}
+        </Button>
+      )}
+      {canSend &&
+        isOnlyFull &&
+        line.instead.map((bundle) => (
+          <Button
+            key={bundle.join()}
+            look="main"
+            className={small}
+            onClick={() => pressing.press([{ ...line, sections: [...bundle], instead: [], ifFull: 'leave' }])}
+          >
+            {wording.takeInstead(sayBundle(bundle, view.sections))}
+          </Button>
+        ))}
+      {canSend && canWait && (
+        <Button
+          className={small}
+          aria-label={wording.waitFor(state.course)}
+          onClick={() => pressing.press([{ ...line, instead: [], ifFull: 'wait' }])}
+        >
+          {wording.wait}
+        </Button>
+      )}
+      {isFull && (
+        <Button
+          className={small}
+          aria-pressed={notice !== undefined}
+          disabled={tell.isPending}
+          onClick={() => tell.mutate()}
+        >
+          {notice ? wording.isTold : wording.tellMe}
+        </Button>
+      )}
+      {state.kind === 'refused' && standing.standing.held.length > 0 && (
+        <Button
+          className={small}
+          disabled={change.isOpening}
+          onClick={() =>
+            void change.open(null, open.kind === 'refused' && open.isChosen ? [state.course] : [])
+          }
+        >
+          {wording.bestOfRest}
+        </Button>
+      )}
+      {(tell.error ?? change.problem) && (
+        <span role="alert" className="text-brick">
+          {tell.error?.message ?? change.problem}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,28 @@
+import { blocking, type CourseState } from './courseStates';
+import { wording } from '@/wording/registration/StateText';
+
+/** How a course stands, in its own word. */
+export function StateText({ state }: { state: CourseState }) {
+  switch (state.kind) {
+    case 'held':
+      return <p className="text-14 font-strong text-moss">✓ {wording.registered}</p>;
+    case 'sent':
+      return <p className="text-14 font-strong">{wording.sent}</p>;
+    case 'waiting':
+      return <p className="text-14 font-strong">{wording.waiting(state.waiting.place, state.waiting.of)}</p>;
+    case 'refused':
+      return <p className="text-14 font-strong text-brick">{wording.notRegistered}</p>;
+    case 'planned':
+      return (
+        <p className="text-14 font-strong">
+          {wording.planned}
+          {state.now &&
+            (blocking(state.now).length === 0 ? (
+              <span className="font-text text-mute">, {wording.ready}</span>
+            ) : (
+              <span className="font-text text-brick">, {wording.notReady}</span>
+            ))}
+        </p>
+      );
+  }
+}

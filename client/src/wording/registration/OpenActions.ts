@@ -1,0 +1,10 @@
+export const wording = {
+  register: 'Register',
+  registerCourse: (course: string) => `Register ${course} alone`,
+  takeInstead: (bundle: string) => `Take ${bundle}`,
+  wait: 'Wait in line',
+  waitFor: (course: string) => `Wait in line for ${course}`,
+  tellMe: 'Tell me when there is a seat',
+  isTold: 'You are told of a seat',
+  bestOfRest: 'See what fits',
+};

@@ -1,0 +1,9 @@
+import { sayMoment } from '@/wording/moments';
+
+export const wording = {
+  registeredFor: (term: string) => `Registered for ${term}`,
+  columns: ['Course', 'Numbers', 'Hours', 'Credits', 'Registered', 'Confirmation'],
+  moment: (at: string) => sayMoment(at),
+  export: 'Export',
+  print: 'Print',
+};
