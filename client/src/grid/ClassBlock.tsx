@@ -110,7 +110,7 @@ export const ClassBlock = memo(function ClassBlock(props: Props) {
             ]}
             className="text-12 font-heavy @max-[64px]:text-11 @max-[64px]:tracking-tight"
           />
-          {isOpen && <Fit forms={[standing.text]} />}
+          {isOpen && <Fit forms={[standing.short, standing.text]} />}
           {!short && (
             <Fit forms={[one.section.label, sayComponentShort(one.section), sayComponent(one.section)]} />
           )}

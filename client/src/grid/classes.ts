@@ -27,7 +27,7 @@ export type GridClass = PlacedSection & {
 };
 
 /** How a section stands with the registrar, and what stands in it where there is more to say. */
-export type ClassStanding = { kind: 'sent' | 'held' | 'waiting' | 'refused'; text: string };
+export type ClassStanding = { kind: 'sent' | 'held' | 'waiting' | 'refused'; text: string; short: string };
 
 export function classesOf(sections: readonly PlacedSection[]): GridClass[] {
   return sections.flatMap((placed) =>

@@ -1,6 +1,9 @@
 import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { CourseRow } from './CourseRow';
+import { answeredAfter, sentAt } from './pressTimes';
+import { generalFindings } from './courseStates';
+import { FindingLine } from './FindingLine';
 import type { ChoiceView } from './useChoice';
 import type { Registered } from './useRegistered';
 import { wording } from '@/wording/registration/CourseByCourse';
@@ -11,13 +14,20 @@ type Props = { visit: TermVisit; edits: PicksEdits; view: ChoiceView; registered
 export function CourseByCourse(props: Props) {
   const { registered } = props;
   const last = registered.standing.presses.at(-1);
+  const general = generalFindings(registered.states);
   const warnings = last?.answer?.warnings ?? [];
   return (
     <section aria-label={wording.courseByCourse} className="px-4 pt-3 pb-2 print:px-0">
       <h2 className="text-14 font-heavy">
         {wording.courseByCourse}
         <span className="ml-2 text-12 font-text text-mute">
-          {last ? wording.sentAt(last) : wording.beforeSending}
+          {last
+            ? wording.sentAt(
+                sentAt(last, registered.standing.aheadMs),
+                answeredAfter(last),
+                registered.standing.timeZone,
+              )
+            : wording.beforeSending}
         </span>
       </h2>
       {registered.problem && (
@@ -35,6 +45,19 @@ export function CourseByCourse(props: Props) {
           {warning.sentence}
         </p>
       ))}
+      {general.length > 0 && (
+        <ul aria-label={wording.againstAll} className="mt-2 grid gap-1 border-l-2 border-brick pl-3 text-14">
+          {general.map((finding) => (
+            <FindingLine
+              key={finding.kind + finding.sentence}
+              finding={finding}
+              course=""
+              visit={props.visit}
+              edits={props.edits}
+            />
+          ))}
+        </ul>
+      )}
       <ul aria-live="polite" className="mt-2">
         {registered.states.map((state) => (
           <CourseRow key={state.key} state={state} {...props} />

@@ -6,9 +6,10 @@ import { Holds } from '@/domain/Holds';
 import { Permissions } from '@/domain/Permissions';
 import { numbersOf } from '@/domain/shortlist';
 import { useOpenIn } from '@/domain/useOpenIn';
+import type { PicksEdits } from '@/domain/usePicks';
+import type { TermVisit } from '@/domain/useTermVisit';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import type { RowProps } from './CourseRow';
 import { wording } from '@/wording/registration/FindingLine';
 
 /** What an instructor can grant, by the finding it would clear. */
@@ -27,8 +28,10 @@ const inWorkbench = [
   'unknownSection',
 ];
 
-/** Something that stands against a course, with what to do about it there and then. */
-export function FindingLine({ finding, state, visit, edits }: RowProps & { finding: Finding }) {
+type Props = { finding: Finding; course: string; visit: TermVisit; edits: PicksEdits };
+
+/** Something that stands in the way, with what to do about it there and then. */
+export function FindingLine({ finding, course, visit, edits }: Props) {
   const grant = grants[finding.kind];
   const openIn = useOpenIn(visit.term.id);
   const { choice } = edits.picks;
@@ -40,7 +43,7 @@ export function FindingLine({ finding, state, visit, edits }: RowProps & { findi
       ) : grant ? (
         <Permissions
           term={visit.term.id}
-          course={state.course}
+          course={course}
           findings={[{ kind: grant, sentence: finding.sentence }]}
         />
       ) : inWorkbench.includes(finding.kind) && choice ? (

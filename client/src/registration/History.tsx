@@ -4,7 +4,7 @@ import { Dialog } from '@/ui/Dialog';
 import { historyOf } from './historyOf';
 import { wording } from '@/wording/registration/History';
 
-type Props = { registration: Registration; sections: Sections; onClose: () => void };
+type Props = { registration: Registration & { aheadMs: number }; sections: Sections; onClose: () => void };
 
 /** Every line that was sent with its answer, and all that happened by itself, the latest first. */
 export function History({ registration, sections, onClose }: Props) {
@@ -27,7 +27,9 @@ export function History({ registration, sections, onClose }: Props) {
           <tbody>
             {entries.map((entry) => (
               <tr key={entry.key} className="border-t border-hair align-top">
-                <td className="py-1 pr-4 whitespace-nowrap tabular-nums">{wording.moment(entry.at)}</td>
+                <td className="py-1 pr-4 whitespace-nowrap tabular-nums">
+                  {wording.moment(entry.at, registration.timeZone)}
+                </td>
                 <td className="py-1 pr-4 font-strong">{entry.what}</td>
                 <td className="py-1">{entry.result}</td>
               </tr>

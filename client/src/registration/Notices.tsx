@@ -5,13 +5,13 @@ import { Button } from '@/ui/Button';
 import { wording } from '@/wording/registration/Notices';
 
 /** What happened and was not seen yet. */
-export function Notices({ term, notices }: { term: string; notices: Registration['notices'] }) {
+export function Notices({ term, registration }: { term: string; registration: Registration }) {
   const client = useQueryClient();
   const seen = useMutation({
     mutationFn: () => noticesSeen(term),
     onSuccess: () => client.invalidateQueries({ queryKey: ['registration', term] }),
   });
-  const unseen = notices.filter((notice) => !notice.isSeen);
+  const unseen = registration.notices.filter((notice) => !notice.isSeen);
   return (
     <div role="status" className="print:hidden">
       {unseen.length > 0 && (
@@ -20,7 +20,7 @@ export function Notices({ term, notices }: { term: string; notices: Registration
             {unseen.map((notice) => (
               <li key={notice.id}>
                 <span className="font-strong">{notice.sentence}</span>{' '}
-                <span className="text-mute">{wording.at(notice.atUtc)}</span>
+                <span className="text-mute">{wording.at(notice.atUtc, registration.timeZone)}</span>
               </li>
             ))}
           </ul>

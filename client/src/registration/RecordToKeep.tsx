@@ -37,7 +37,9 @@ export function RecordToKeep({ term, registration, sections, onClose }: Props) {
                 ))}
               </td>
               <td className="py-1.5 pr-4 tabular-nums">{one.credits}</td>
-              <td className="py-1.5 pr-4 whitespace-nowrap tabular-nums">{wording.moment(one.atUtc)}</td>
+              <td className="py-1.5 pr-4 whitespace-nowrap tabular-nums">
+                {wording.moment(one.atUtc, registration.timeZone)}
+              </td>
               <td className="py-1.5 font-strong tabular-nums select-all">{one.confirmation}</td>
             </tr>
           ))}

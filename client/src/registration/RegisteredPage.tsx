@@ -62,7 +62,7 @@ export function RegisteredPage({ visit, edits, standing }: Props) {
         onRecord={() => setOpen('record')}
       />
       <Unsent pressing={registered.pressing} />
-      <Notices term={term.id} notices={standing.notices} />
+      <Notices term={term.id} registration={standing} />
       <TurnBar term={term.id} registered={registered} />
       {!standing.isCurrent && (
         <p role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">

@@ -1,5 +1,4 @@
-import type { Finding } from '@/api/client';
-import { blocking } from './courseStates';
+import { blocking, distinct, isGeneral } from './courseStates';
 import type { RowProps } from './CourseRow';
 import { FindingLine } from './FindingLine';
 import { sayBundle } from './sayBundle';
@@ -24,7 +23,9 @@ export function RowWhy(props: RowProps) {
           {result?.outcome === 'refused' && (
             <p className="text-brick">{wording.swapRefused(result.findings[0]?.sentence ?? '')}</p>
           )}
-          <p className="text-mute">{wording.confirmation(held.confirmation, held.atUtc)}</p>
+          <p className="text-mute">
+            {wording.confirmation(held.confirmation, held.atUtc, props.registered.standing.timeZone)}
+          </p>
         </>
       );
     }
@@ -51,15 +52,23 @@ export function RowWhy(props: RowProps) {
     case 'planned': {
       const now = state.now ?? (state.kind === 'refused' ? state.result : null);
       const against = blocking(now);
+      // What stands against all of them is said once, above.
+      const own = against.filter((finding) => !isGeneral(finding));
       return (
         <>
           {state.kind === 'refused' && state.now && against.length === 0 && (
             <p>{wording.refusedThen(state.result.findings[0]?.sentence ?? '')}</p>
           )}
-          {against.length > 0 && (
+          {own.length > 0 && (
             <ul className="grid gap-1">
-              {distinct(against).map((finding) => (
-                <FindingLine key={finding.kind + finding.sentence} finding={finding} {...props} />
+              {distinct(own).map((finding) => (
+                <FindingLine
+                  key={finding.kind + finding.sentence}
+                  finding={finding}
+                  course={state.course}
+                  visit={props.visit}
+                  edits={props.edits}
+                />
               ))}
             </ul>
           )}
@@ -70,13 +79,10 @@ export function RowWhy(props: RowProps) {
                 {finding.sentence}
               </p>
             ))}
+          {own.length === 0 && against.length > 0 && <p className="text-mute">{wording.asAllOthers}</p>}
           <WhenFullSelect {...props} />
         </>
       );
     }
   }
-}
-
-function distinct(findings: readonly Finding[]): Finding[] {
-  return [...new Map(findings.map((one) => [one.kind + one.sentence, one])).values()];
 }

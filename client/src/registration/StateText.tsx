@@ -1,5 +1,12 @@
+import type { LineResult } from '@/api/client';
 import { blocking, type CourseState } from './courseStates';
 import { wording } from '@/wording/registration/StateText';
+
+/** What would come of it now, where nothing stands in the way. */
+function sayReady({ outcome, took, place }: LineResult): string {
+  if (outcome === 'waiting') return wording.wouldWait(place ?? 1);
+  return took?.startsWith('instead') ? wording.wouldSwap : wording.ready;
+}
 
 /** How a course stands, in its own word. */
 export function StateText({ state }: { state: CourseState }) {
@@ -18,7 +25,7 @@ export function StateText({ state }: { state: CourseState }) {
           {wording.planned}
           {state.now &&
             (blocking(state.now).length === 0 ? (
-              <span className="font-text text-mute">, {wording.ready}</span>
+              <span className="font-text text-mute">, {sayReady(state.now)}</span>
             ) : (
               <span className="font-text text-brick">, {wording.notReady}</span>
             ))}

@@ -37,7 +37,8 @@ export function TurnBar({ term, registered }: { term: string; registered: Regist
   );
   const lines = readiness?.lines.filter((line) => open.some((one) => one.course === line.course)) ?? [];
   const ready = open.filter((one) => one.now && blocking(one.now).length === 0).length;
-  if (open.length === 0 && (isOpen || states.every((one) => one.kind !== 'planned'))) return null;
+  const hasBegun = standing.presses.length > 0;
+  if (open.length === 0 || (hasBegun && ready === 0)) return null;
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-rule bg-sheet px-4 py-2 print:hidden">
       <p className="leading-tight">
@@ -55,7 +56,7 @@ export function TurnBar({ term, registered }: { term: string; registered: Regist
             ? wording.nothingToSend
             : isOpen
               ? wording.readyOf(ready, open.length)
-              : wording.turnAt(opens - standing.aheadMs, now - standing.aheadMs)}
+              : wording.turnAt(opens, standing.timeZone, now)}
         </span>
       </p>
       <p aria-live="assertive" className="sr-only">

@@ -1,4 +1,5 @@
 import type {
+  Finding,
   Choice,
   HeldBundle,
   Line,
@@ -144,6 +145,25 @@ function lastLine(presses: readonly Press[], course: string): { line: Line; resu
       if (line.course === course && line.sections.length > 0)
         return { line, result: press.answer!.lines[i]! };
   return null;
+}
+
+/** What stands against a student's registering anything, and so against every course alike. */
+const general = ['hold', 'approvalNeeded', 'termClosed'];
+
+export function isGeneral(finding: Finding): boolean {
+  return general.includes(finding.kind);
+}
+
+/** What stands against everything, each once. */
+export function generalFindings(states: readonly CourseState[]): Finding[] {
+  const all = states.flatMap((one) =>
+    one.kind === 'planned' || one.kind === 'refused' ? (one.now?.findings ?? []) : [],
+  );
+  return distinct(all.filter(isGeneral));
+}
+
+export function distinct(findings: readonly Finding[]): Finding[] {
+  return [...new Map(findings.map((one) => [one.kind + one.sentence, one])).values()];
 }
 
 /** What refuses a course, whatever the time. */

@@ -1,16 +1,20 @@
 import type { Line, LineResult, Press, Registration } from '@/api/client';
 import type { Sections } from '@/domain/useSections';
+import { sentAt } from './pressTimes';
 import { sayBundle } from './sayBundle';
 import { wording } from '@/wording/registration/historyOf';
 
-export type HistoryEntry = { key: string; at: string; what: string; result: string };
+export type HistoryEntry = { key: string; at: number; what: string; result: string };
 
 /** What was sent and what happened by itself, the latest first; nothing is left out. */
-export function historyOf(registration: Registration, sections: Sections): HistoryEntry[] {
+export function historyOf(
+  registration: Registration & { aheadMs: number },
+  sections: Sections,
+): HistoryEntry[] {
   const sent = registration.presses.flatMap((press) =>
     press.lines.map((line, i) => ({
       key: `${press.key} ${i}`,
-      at: press.sentUtc,
+      at: sentAt(press, registration.aheadMs),
       what: sayLine(line, sections),
       result: sayResult(press, i),
     })),
@@ -20,11 +24,11 @@ export function historyOf(registration: Registration, sections: Sections): Histo
     .filter((one) => one.kind === 'letIn' || one.kind === 'removed')
     .map((one, i) => ({
       key: `ended ${i}`,
-      at: one.atUtc,
+      at: Date.parse(one.atUtc),
       what: wording.ended(one.kind, sayBundle(one.sections, sections)),
       result: one.why,
     }));
-  return [...sent, ...byItself].sort((one, other) => Date.parse(other.at) - Date.parse(one.at));
+  return [...sent, ...byItself].sort((one, other) => other.at - one.at);
 }
 
 function sayLine(line: Line, sections: Sections): string {

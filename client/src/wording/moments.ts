@@ -1,11 +1,13 @@
-/** A moment by the clock of who looks: 9:40:03 of today, with its day of another. */
-export function sayMoment(moment: string | number, now = Date.now()): string {
+/** A moment by the clock of the campus: 9:40:03 of today, with its day of another. */
+export function sayMoment(moment: string | number, timeZone: string, now = Date.now()): string {
   const at = new Date(moment);
-  const time = at.toLocaleTimeString('en-GB', { hour: 'numeric', minute: '2-digit', second: '2-digit' });
-  const isToday = at.toDateString() === new Date(now).toDateString();
-  if (isToday) return time;
-  const day = at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-  return `${day}, ${time}`;
+  const time = at
+    .toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit', timeZone })
+    .replace(/^0/, '');
+  const dayOf = (date: Date) =>
+    date.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone });
+  const day = dayOf(at);
+  return day === dayOf(new Date(now)) ? time : `${day}, ${time}`;
 }
 
 /** Time until something: 12 s, 4 min 05 s, 3 h 20 min, 2 days. */

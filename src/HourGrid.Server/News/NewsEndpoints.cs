@@ -9,9 +9,6 @@ namespace HourGrid.Server.News;
 /// <summary>News for open pages, as server-sent events.</summary>
 internal static class NewsEndpoints
 {
-    /// <summary>Whoever comes back after too long asks for everything again.</summary>
-    private const string Missed = "missed";
-
     /// <summary>So that both sides notice a connection that is gone.</summary>
     private static readonly TimeSpan Quiet = TimeSpan.FromSeconds(15);
 
@@ -54,7 +51,7 @@ internal static class NewsEndpoints
         {
             var (events, more) = news.After(last, person);
             if (events is null)
-                yield return new("{}", Missed) { EventId = Text(last = news.Last) };
+                yield return new("{}", PageNews.Missed) { EventId = Text(last = news.Last) };
             else
                 foreach (var one in events)
                     yield return new(one.Json, one.Kind) { EventId = Text(last = one.Id) };

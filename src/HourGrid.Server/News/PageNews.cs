@@ -20,6 +20,9 @@ internal sealed class PageNews
     /// <summary>Something that a student sent, holds or waits for is other than before; told to that student's pages alone.</summary>
     public const string Registration = "registration";
 
+    /// <summary>Anything may be other than before: everything is asked for again.</summary>
+    public const string Missed = "missed";
+
     private const int MostKept = 500;
 
     private readonly Lock entering = new();

@@ -7,6 +7,8 @@ namespace HourGrid.Server.Records;
 /// <summary>Has records read again of which the registrar tells that something changed, and tells their students' pages.</summary>
 internal sealed class RecordListener(KnownRecords records, PageNews news) : IRegistrarListener
 {
+    private const string Clock = "clock";
+
     public bool MustReadAgain => false;
 
     public Task<long?> ReadAsync(RegistrarClient registrar, CancellationToken cancellation)
@@ -20,6 +22,13 @@ internal sealed class RecordListener(KnownRecords records, PageNews news) : IReg
     {
         foreach (var one in events)
         {
+            if (one.Kind == Clock)
+            {
+                // Everybody's turn is at another time than it seemed.
+                records.AgeAll();
+                news.Tell(PageNews.Missed, new { });
+                continue;
+            }
             using var what = JsonDocument.Parse(one.Json);
             if (what.RootElement.TryGetProperty("student", out var student))
             {

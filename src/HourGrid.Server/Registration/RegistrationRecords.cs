@@ -10,6 +10,7 @@ namespace HourGrid.Server.Registration;
 /// <param name="Standing">What the student holds and waits for; the time in it is the registrar's now.</param>
 /// <param name="AsOf">When it was read.</param>
 /// <param name="IsCurrent">Whether the registrar answered when it was asked last.</param>
+/// <param name="TimeZone">The time zone of the campus, by its name in the IANA database.</param>
 /// <param name="Presses">All that was sent, the first first.</param>
 /// <param name="Notices">What the student was told, the latest first.</param>
 /// <param name="SeatNotices">Of which seats the student wants to be told.</param>
@@ -17,6 +18,7 @@ internal sealed record RegistrationRecord(
     Standing Standing,
     DateTime AsOf,
     bool IsCurrent,
+    string TimeZone,
     IReadOnlyList<PressRecord> Presses,
     IReadOnlyList<NoticeRecord> Notices,
     IReadOnlyList<SeatNoticeRecord> SeatNotices

@@ -33,6 +33,7 @@ internal sealed class RegistrationService(
             standing,
             known.AsOf.UtcDateTime,
             known.IsCurrent,
+            catalogue.TimeZone,
             await presses.OfAsync(student, term, cancellation),
             await notices.OfAsync(student, term, cancellation),
             await notices.SeatNoticesOfAsync(student, term, standing.NowUtc, cancellation)

@@ -6,5 +6,5 @@ export const wording = {
   when: 'When',
   what: 'What',
   cameOfIt: 'What came of it',
-  moment: (at: string) => sayMoment(at),
+  moment: (at: number, timeZone: string) => sayMoment(at, timeZone),
 };

@@ -2,6 +2,6 @@ import { sayMoment } from '@/wording/moments';
 
 export const wording = {
   notices: 'What happened',
-  at: (moment: string) => sayMoment(moment),
+  at: (moment: string, timeZone: string) => sayMoment(moment, timeZone),
   seen: 'Seen',
 };

@@ -5,5 +5,7 @@ export const wording = {
   notRegistered: 'not registered',
   planned: 'planned',
   ready: 'ready',
+  wouldWait: (place: number) => `full: would wait, place ${place}`,
+  wouldSwap: 'full: would take the swap',
   notReady: 'not ready',
 };

@@ -9,7 +9,8 @@ export const wording = {
   nothingToSend: 'Nothing can be sent.',
   readyOf: (ready: number, courses: number) =>
     ready === courses ? 'Nothing stands in the way.' : `Ready: ${ready} of ${courses}.`,
-  turnAt: (opens: number, now: number) => `${sayMoment(opens, now)}, by the registrar’s clock`,
+  turnAt: (opens: number, timeZone: string, now: number) =>
+    `${sayMoment(opens, timeZone, now)}, by the registrar’s clock`,
   soundOn: 'With a sound',
   soundOff: 'Without a sound',
   register: (count: number) => `Register ${counted.courses(count)}`,
