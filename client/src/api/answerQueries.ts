@@ -126,6 +126,14 @@ export const spreadQuery = (ask: Ask, count: number) =>
     ...answerOptions,
   });
 
+/** The timetables that change the fewest courses of what is held, and of those the best. */
+export const fewestChangesQuery = (ask: Ask, count: number) =>
+  queryOptions({
+    queryKey: ['fewest-changes', keyOf(ask), count],
+    queryFn: ({ signal }) => call(http.POST('/api/answers/fewest-changes', { body: { ask, count }, signal })),
+    ...answerOptions,
+  });
+
 /** The timetables that have the week shape of one, the best first. */
 export const lookAlikesQuery = (ask: Ask, sections: readonly string[]) =>
   queryOptions({

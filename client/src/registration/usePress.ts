@@ -1,15 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ApiError, type Line } from '@/api/client';
-import { sendPress } from '@/api/registrationQueries';
-import { forget, recall, remember } from '@/lib/browserStore';
-import { newId } from '@/lib/newId';
+import { deliverPress, forgetPress, newPress, recallPress, type UnsentPress } from '@/domain/unsentPress';
 import type { Registration } from '@/api/client';
-
-type Unsent = { key: string; lines: Line[]; sentUtc: string };
-
-const isUnsent = (value: unknown): value is Unsent =>
-  typeof value === 'object' && value !== null && 'key' in value && 'lines' in value && 'sentUtc' in value;
 
 /** Pauses between tries, in milliseconds; the last goes on. */
 const pauses = [200, 500, 1_000, 2_000, 4_000];
@@ -20,14 +13,13 @@ const pauses = [200, 500, 1_000, 2_000, 4_000];
  */
 export function usePress(term: string, registration: Registration) {
   const client = useQueryClient();
-  const name = `press.${term}`;
-  const [unsent, setUnsent] = useState<Unsent | null>(() => recall(name, isUnsent));
+  const [unsent, setUnsent] = useState<UnsentPress | null>(() => recallPress(term));
   const [tries, setTries] = useState(0);
   const [isSending, setSending] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const isThere = unsent !== null && registration.presses.some((press) => press.key === unsent.key);
   if (isThere) {
-    forget(name);
+    forgetPress(term);
     setUnsent(null);
     setSending(false);
   }
@@ -36,13 +28,13 @@ export function usePress(term: string, registration: Registration) {
     if (!unsent || !isSending) return undefined;
     let isOver = false;
     const settle = () => {
-      forget(name);
+      forgetPress(term);
       setSending(false);
       setUnsent(null);
     };
     const timer = setTimeout(
       () =>
-        void sendPress(term, unsent.key, unsent.lines).then(
+        void deliverPress(term, unsent).then(
           () => {
             settle();
             return client.invalidateQueries({ queryKey: ['registration', term] });
@@ -63,10 +55,9 @@ export function usePress(term: string, registration: Registration) {
       isOver = true;
       clearTimeout(timer);
     };
-  }, [client, isSending, name, term, tries, unsent]);
+  }, [client, isSending, term, tries, unsent]);
 
-  const begin = (press: Unsent) => {
-    remember(name, press);
+  const begin = (press: UnsentPress) => {
     setProblem(null);
     setTries(0);
     setUnsent(press);
@@ -79,11 +70,10 @@ export function usePress(term: string, registration: Registration) {
     /** Whether it is being tried again. */
     isTryingAgain: isSending && tries > 0,
     problem,
-    press: (lines: readonly Line[]) =>
-      begin({ key: newId().replaceAll('-', ''), lines: [...lines], sentUtc: new Date().toISOString() }),
+    press: (lines: readonly Line[]) => begin(newPress(term, lines)),
     sendAgain: () => unsent && begin(unsent),
     forgetUnsent: () => {
-      forget(name);
+      forgetPress(term);
       setUnsent(null);
     },
   };

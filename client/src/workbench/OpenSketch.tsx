@@ -19,6 +19,7 @@ import { Asking } from './Asking';
 import { AskingPane } from './AskingPane';
 import { BlockForm } from './BlockForm';
 import { CalendarHours } from './CalendarHours';
+import { ChangeBar } from './ChangeBar';
 import { ClassMenu } from './ClassMenu';
 import { DeletedSketch } from './DeletedSketch';
 import { type SketchDialog, SketchDialogs } from './SketchDialogs';
@@ -233,23 +234,26 @@ export function OpenSketch({ term, sketch }: Props) {
         shortlist={shortlist}
         told={tellWeek(view.axis, view.classes, term.weeks)}
         facts={(answer) => (
-          <Facts
-            answer={answer}
-            walk={walk}
-            isDrafting={drawn !== null}
-            byHand={byHand}
-            onLookAlikes={lookAlikes}
-            tools={
-              <GridTools
-                sketch={sketch}
-                inView={inView}
-                byHand={byHand}
-                onByHand={setByHand}
-                shortlist={shortlist}
-                sections={sections}
-              />
-            }
-          />
+          <>
+            <Facts
+              answer={answer}
+              walk={walk}
+              isDrafting={drawn !== null}
+              byHand={byHand}
+              onLookAlikes={lookAlikes}
+              tools={
+                <GridTools
+                  sketch={sketch}
+                  inView={inView}
+                  byHand={byHand}
+                  onByHand={setByHand}
+                  shortlist={shortlist}
+                  sections={sections}
+                />
+              }
+            />
+            <ChangeBar sketch={sketch} ask={asked} inView={inView} change={change} onShow={shortlist.show} />
+          </>
         )}
         grid={grid}
         under={(answer) => (

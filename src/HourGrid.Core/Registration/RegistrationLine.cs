@@ -30,4 +30,19 @@ public sealed record RegistrationLine(CourseId Course, IReadOnlyList<Registratio
 /// <summary>What is held of a course: a bundle.</summary>
 /// <param name="Course">The course.</param>
 /// <param name="Sections">Its sections.</param>
-public sealed record HeldCourse(CourseId Course, IReadOnlyList<RegistrationNumber> Sections);
+public sealed record HeldCourse(CourseId Course, IReadOnlyList<RegistrationNumber> Sections)
+{
+    /// <summary>Sections held, course by course; numbers that the catalogue does not have are left out.</summary>
+    /// <param name="snapshot">The catalogue.</param>
+    /// <param name="numbers">The registration numbers.</param>
+    public static IReadOnlyList<HeldCourse> Among(
+        CatalogueSnapshot snapshot,
+        IEnumerable<RegistrationNumber> numbers
+    ) =>
+        [
+            .. numbers
+                .Where(number => snapshot.CourseOf(number) is not null)
+                .GroupBy(number => snapshot.CourseOf(number)!.Course.Id)
+                .Select(course => new HeldCourse(course.Key, [.. course.Order()])),
+        ];
+}

@@ -16,6 +16,7 @@ internal static class AnswerEndpoints
         answers.MapPost("/at-once", AtOnce).WithName("AnswerAtOnce");
         answers.MapPost("/week-shapes", WeekShapes).WithName("WeekShapes");
         answers.MapPost("/spread", Spread).WithName("Spread");
+        answers.MapPost("/fewest-changes", FewestChanges).WithName("FewestChanges");
         answers.MapPost("/look-alikes", LookAlikes).WithName("LookAlikes");
         answers.MapPost("/costs", Costs).WithName("Costs");
         answers.MapPost("/standings", Standings).WithName("Standings");
@@ -46,6 +47,12 @@ internal static class AnswerEndpoints
         AnswerService answers,
         CancellationToken cancellation
     ) => answers.MostDifferent(body.Value.Ask, body.Value.Count, cancellation);
+
+    private static ChangedPage FewestChanges(
+        Body<SpreadRequest> body,
+        AnswerService answers,
+        CancellationToken cancellation
+    ) => answers.FewestChanges(body.Value.Ask, body.Value.Count, cancellation);
 
     private static RankedPage LookAlikes(
         Body<SectionsRequest> body,

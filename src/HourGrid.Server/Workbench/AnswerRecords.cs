@@ -95,6 +95,36 @@ internal sealed record RankedRecord(
 /// <param name="IsExact">Whether no better one was left out for want of time.</param>
 internal sealed record RankedPage(IReadOnlyList<RankedRecord> Timetables, bool IsExact);
 
+/// <param name="Swaps">Courses held that it takes in other sections.</param>
+/// <param name="Drops">Courses held that it does not take.</param>
+/// <param name="Adds">Courses it takes that are not held.</param>
+/// <param name="Sections">Its registration numbers, sorted.</param>
+/// <param name="Credits">Its credits.</param>
+/// <param name="Measures">What it is like.</param>
+internal sealed record ChangedRecord(
+    int Swaps,
+    int Drops,
+    int Adds,
+    IReadOnlyList<string> Sections,
+    decimal Credits,
+    WeekMeasures Measures
+)
+{
+    public static ChangedRecord Of(ChangePlan plan, ChangedTimetable one) =>
+        new(
+            plan.Swaps,
+            plan.Drops,
+            plan.Adds,
+            [.. one.Timetable.Timetable.Sections.Select(section => section.Number.Value)],
+            one.Timetable.Timetable.Credits.Value,
+            one.Timetable.Measures
+        );
+}
+
+/// <param name="Timetables">Those that change the fewest courses first, and of those the best.</param>
+/// <param name="IsExact">Whether none was left out for want of time.</param>
+internal sealed record ChangedPage(IReadOnlyList<ChangedRecord> Timetables, bool IsExact);
+
 /// <param name="Costs">By the path of a rule in the ask, timetables without it less timetables with it.</param>
 /// <param name="IsExact">Whether the figures are exact.</param>
 /// <param name="AreBounds">Whether each is at least what is said.</param>

@@ -3,6 +3,7 @@ using HourGrid.Core.Asking;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
+using HourGrid.Core.Registration;
 using HourGrid.Core.Work;
 using HourGrid.Formats.Answers;
 using HourGrid.Server.Catalogue;
@@ -92,6 +93,41 @@ internal sealed class AnswerService(CurrentCatalogue catalogue) : IDisposable
                 var answered = Of(ask, inTime);
                 var spread = Spread.Of(answered.Problem, count, LongestDetail, inTime);
                 return new RankedPage([.. spread.Timetables.Select(one => Record(answered, one))], spread.IsExact);
+            },
+            cancellation
+        );
+
+    /// <summary>The timetables that change the fewest courses of what the ask says is registered, and of those the best.</summary>
+    public ChangedPage FewestChanges(Ask ask, int count, CancellationToken cancellation) =>
+        WithinTime(
+            inTime =>
+            {
+                var snapshot = catalogue.SnapshotOf(ask);
+                HashSet<RegistrationNumber> registered = [.. ask.Registered];
+                var held = HeldCourse.Among(snapshot, registered);
+                var found = Core.Engine.Answers.FewestChanges.Of(
+                    snapshot,
+                    ask,
+                    registered,
+                    count,
+                    LongestDetail,
+                    inTime
+                );
+                return new ChangedPage(
+                    [
+                        .. found.Timetables.Select(one =>
+                            ChangedRecord.Of(
+                                ChangePlan.Of(
+                                    snapshot,
+                                    held,
+                                    one.Timetable.Timetable.Sections.Select(section => section.Number).ToHashSet()
+                                ),
+                                one
+                            )
+                        ),
+                    ],
+                    found.IsExact
+                );
             },
             cancellation
         );

@@ -1,0 +1,33 @@
+import type { Line } from '@/api/client';
+import { sendPress } from '@/api/registrationQueries';
+import { forget, recall, remember } from '@/lib/browserStore';
+import { newId } from '@/lib/newId';
+
+/** Lines that were pressed, with the key by which they are known, until the server has them. */
+export type UnsentPress = { key: string; lines: Line[]; sentUtc: string };
+
+const isUnsent = (value: unknown): value is UnsentPress =>
+  typeof value === 'object' && value !== null && 'key' in value && 'lines' in value && 'sentUtc' in value;
+
+const nameOf = (term: string) => `press.${term}`;
+
+export const recallPress = (term: string): UnsentPress | null => recall(nameOf(term), isUnsent);
+
+export const forgetPress = (term: string): void => forget(nameOf(term));
+
+/** A press of these lines, which stands in the browser's store before anything of it is sent. */
+export function newPress(term: string, lines: readonly Line[]): UnsentPress {
+  const press = {
+    key: newId().replaceAll('-', ''),
+    lines: [...lines],
+    sentUtc: new Date().toISOString(),
+  };
+  remember(nameOf(term), press);
+  return press;
+}
+
+/** Sends a press; once the server has it, it need not be remembered here. */
+export async function deliverPress(term: string, press: UnsentPress): Promise<void> {
+  await sendPress(term, press.key, press.lines);
+  forgetPress(term);
+}
