@@ -2,6 +2,7 @@ using System.Globalization;
 using HourGrid.Core.Engine;
 using HourGrid.Core.Engine.Answers;
 using HourGrid.Core.Measures;
+using HourGrid.Core.Registration;
 using HourGrid.Formats.Json;
 
 namespace HourGrid.Server.Workbench;
