@@ -3,8 +3,8 @@ import { blocking, type CourseState } from './courseStates';
 import { wording } from '@/wording/registration/StateText';
 
 /** What would come of it now, where nothing stands in the way. */
-function sayReady({ outcome, took, place }: LineResult): string {
-  if (outcome === 'waiting') return wording.wouldWait(place ?? 1);
+function sayReady({ outcome, wouldBe, took, place }: LineResult): string {
+  if ((wouldBe ?? outcome) === 'waiting') return wording.wouldWait(place ?? 1);
   return took?.startsWith('instead') ? wording.wouldSwap : wording.ready;
 }
 

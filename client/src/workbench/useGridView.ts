@@ -9,6 +9,7 @@ import type { Walk } from '@/domain/useWalk';
 import { openOutlines, otherOutlines, outlinesOf } from './outlines';
 import { useFreedStandings } from './useFreedStandings';
 import { noClassOn } from './termDates';
+import { wording } from '@/wording/workbench/useGridView';
 
 type Options = {
   term: Term;
@@ -52,12 +53,12 @@ export function useGridView(options: Options) {
   const numbers = byHand || !inView ? (nearest?.sections ?? keptNumbers) : inView.sections;
   const inGrid = useMemo(() => placed(sections, numbers), [sections, numbers]);
   const classes = useMemo(() => {
-    const all = classesOf(inGrid).map((one) => near(one, nearest));
+    const all = classesOf(inGrid).map((one) => asHeld(near(one, nearest), ask.registered));
     if (week === null) return all;
     return all
       .filter((one) => one.weeks.includes(week) && noClassOn(term, week, one.day) === null)
       .map((one) => ({ ...one, weeks: Array.from({ length: term.weeks }, (_, i) => i + 1) }));
-  }, [inGrid, nearest, week, term]);
+  }, [inGrid, nearest, week, term, ask.registered]);
 
   const axis = useMemo(() => {
     const all = classesOf([...sections.byNumber.values()]);
@@ -85,4 +86,11 @@ export function useGridView(options: Options) {
 function near(one: GridClass, nearest: NearestWeek | null): GridClass {
   if (!nearest) return one;
   return { ...one, near: nearest.marked.includes(one.section.number) ? 'against' : 'fits' };
+}
+
+/** What is held already does not look as if it were only planned. */
+function asHeld(one: GridClass, registered: readonly string[]): GridClass {
+  return registered.includes(one.section.number)
+    ? { ...one, standing: { kind: 'held', text: wording.registered, short: '' } }
+    : one;
 }

@@ -180,6 +180,9 @@ internal sealed record RegistrationAnswer(
 /// <param name="Place">The place in line; null where nobody waits.</param>
 /// <param name="Of">How many wait in that line.</param>
 /// <param name="Findings">All that was found, each with what to do.</param>
+/// <param name="WouldBe">
+/// Of lines that are only looked at, the outcome once nothing stands against the student alone: a hold, the time; else null.
+/// </param>
 internal sealed record LineResult(
     string Outcome,
     string? Took,
@@ -187,7 +190,8 @@ internal sealed record LineResult(
     string? Confirmation,
     int? Place,
     int? Of,
-    IReadOnlyList<RegistrarFinding> Findings
+    IReadOnlyList<RegistrarFinding> Findings,
+    string? WouldBe = null
 );
 
 /// <summary>Something that stands against a line, or is worth knowing.</summary>

@@ -71,7 +71,7 @@ internal static class RegistrationEndpoints
         var books = new TermBooks(campus, new EventLog(campus, clock.UtcNow), catalogue, snapshot);
         return books.Student(request.Student) is null
             ? Refused($"student: there is no student {request.Student}.")
-            : TypedResults.Ok(new RequestRun(books, catalogue).Do(request));
+            : TypedResults.Ok(new RequestRun(books, catalogue, isCheck: true).Do(request));
     }
 
     private static async Task<Results<Ok<RegistrationAnswer>, ProblemHttpResult>> DropAsync(

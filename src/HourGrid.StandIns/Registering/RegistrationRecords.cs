@@ -61,6 +61,9 @@ internal sealed record RegistrationAnswer(
 /// <param name="Place">The place in line; null where nobody waits.</param>
 /// <param name="Of">How many wait in that line.</param>
 /// <param name="Findings">All that was found, each with what to do.</param>
+/// <param name="WouldBe">
+/// In a check, the outcome once nothing stands against the student alone: a hold, the time; else null.
+/// </param>
 internal sealed record LineResult(
     string Outcome,
     string? Took,
@@ -68,7 +71,8 @@ internal sealed record LineResult(
     string? Confirmation,
     int? Place,
     int? Of,
-    IReadOnlyList<Finding> Findings
+    IReadOnlyList<Finding> Findings,
+    string? WouldBe = null
 )
 {
     public const string Registered = "registered";

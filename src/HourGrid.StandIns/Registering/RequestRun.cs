@@ -4,7 +4,13 @@ using HourGrid.StandIns.Campus;
 namespace HourGrid.StandIns.Registering;
 
 /// <summary>Does what a request asks for, in the books of its term.</summary>
-internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue)
+/// <param name="books">The books of its term.</param>
+/// <param name="catalogue">What is offered.</param>
+/// <param name="isCheck">
+/// Whether it is only looked at: then what stands against the student alone, such as the time, does not keep one from seeing
+/// what would come of each line afterwards.
+/// </param>
+internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue, bool isCheck = false)
 {
     private const string Swapped = "Swapped.";
 
@@ -27,6 +33,9 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue)
             else
                 DoTogether(request, file, step, results);
         }
+        if (isCheck)
+            for (var at = 0; at < results.Length; at++)
+                results[at] = AsFarAsMayBe(results[at], GeneralOf(file, request.Lines[at].Sections.Count > 0));
         foreach (var result in results)
             books.Log.Registration(request.Student, books.Term, result.Outcome, "", result.Sections);
         return new(books.NowUtc, results, [.. findings.OfHolding(file)]);
@@ -82,7 +91,7 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue)
             return Leave(student, place);
         if (line.Sections.Count == 0)
             return Drop(student, file, line);
-        var general = findings.OfStudent(file).ToArray();
+        var general = isCheck ? [] : GeneralOf(file, takes: true);
         IReadOnlyList<string>[] bundles = [line.Sections, .. line.Others];
         var isFirstRefusedForSeats = false;
         var first = Array.Empty<Finding>();
@@ -143,7 +152,7 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue)
             takes.Select(one => (one.Line.Course, one.Line.Sections)),
             all.SelectMany(one => one.Line.Given)
         );
-        var general = (takes.Length > 0 ? findings.OfStudent(file) : findings.OfDropping(file)).ToArray();
+        var general = isCheck ? [] : GeneralOf(file, takes.Length > 0);
         var against = takes
             .Zip(
                 step.Takes,
@@ -193,7 +202,7 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue)
         var step = Step.Of(books, student, file, [], line.Given);
         Finding[] against =
         [
-            .. findings.OfDropping(file),
+            .. isCheck ? [] : GeneralOf(file, takes: false),
             .. step.NotHeld.Select(FindingWords.NotHeld),
             .. step.GivesUp.Count == 0 && step.NotHeld.Count == 0
                 ? [FindingWords.NotHeld(line.Course)]
@@ -221,6 +230,18 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue)
         books.EndWaiting(row, WaitingEnds.Left, "You left the line.");
         return new(LineResult.Left, null, row.Sections, null, null, null, []);
     }
+
+    private Finding[] GeneralOf(StudentFile file, bool takes) =>
+        [.. takes ? findings.OfStudent(file) : findings.OfDropping(file)];
+
+    private static LineResult AsFarAsMayBe(LineResult result, Finding[] general) =>
+        result with
+        {
+            WouldBe = result.Outcome,
+            Outcome = general.Length > 0 ? LineResult.Refused : result.Outcome,
+            Confirmation = null,
+            Findings = [.. general, .. result.Findings],
+        };
 
     private LineResult? TryWait(Step step, LineRecord line, SectionRow[] full, out Finding[] against)
     {

@@ -1,0 +1,3 @@
+export const wording = {
+  registered: 'registered',
+};
