@@ -66,6 +66,7 @@ public sealed partial class ArchitectureTests
     [InlineData("Records", "Catalogue")]
     [InlineData("Eligibility", "Catalogue", "Records")]
     [InlineData("Requirements", "Work", "Catalogue", "Records", "Eligibility")]
+    [InlineData("Registration", "Catalogue", "Timetables", "PutBy")]
     [InlineData("Comparing", "Catalogue", "Asking", "Timetables", "Measures", "Engine")]
     public void Rooms_of_core_look_only_downward(string room, params string[] mayKnow)
     {

@@ -60,7 +60,7 @@ export function courseStates(
     const last = lastOf(course);
     if (ofHeld)
       states.push({
-        key: `held ${course}`,
+        key: `held/${course}`,
         kind: 'held',
         course,
         sections: ofHeld.sections,
@@ -70,7 +70,7 @@ export function courseStates(
       });
     for (const one of waiting.filter((place) => place.course === course))
       states.push({
-        key: `waiting ${one.id}`,
+        key: `waiting/${one.id}`,
         kind: 'waiting',
         course,
         sections: one.sections,
@@ -80,7 +80,7 @@ export function courseStates(
       .flatMap((press) => press.lines.map((line) => ({ line, sentUtc: press.sentUtc })))
       .find(({ line }) => line.course === course && line.sections.length > 0);
     if (ofSent) {
-      states.push({ key: `sent ${course}`, kind: 'sent', course, sections: ofSent.line.sections, ...ofSent });
+      states.push({ key: `sent/${course}`, kind: 'sent', course, sections: ofSent.line.sections, ...ofSent });
       continue;
     }
     const at = readiness?.lines.findIndex((line) => line.course === course) ?? -1;
@@ -97,7 +97,7 @@ export function courseStates(
       (isChosen || latest.includes(course))
     )
       states.push({
-        key: `refused ${course}`,
+        key: `refused/${course}`,
         kind: 'refused',
         course,
         sections: isChosen ? wanted : last.line.sections,
@@ -113,7 +113,7 @@ export function courseStates(
       !tookInstead(ofHeld, last)
     )
       states.push({
-        key: `planned ${course}`,
+        key: `planned/${course}`,
         kind: 'planned',
         course,
         sections: wanted,

@@ -13,7 +13,7 @@ export function historyOf(
 ): HistoryEntry[] {
   const sent = registration.presses.flatMap((press) =>
     press.lines.map((line, i) => ({
-      key: `${press.key} ${i}`,
+      key: `${press.key}/${i}`,
       at: sentAt(press, registration.aheadMs),
       what: sayLine(line, sections),
       result: sayResult(press, i),
@@ -23,7 +23,7 @@ export function historyOf(
   const byItself = registration.standing.ended
     .filter((one) => one.kind === 'letIn' || one.kind === 'removed')
     .map((one, i) => ({
-      key: `ended ${i}`,
+      key: `ended/${i}`,
       at: Date.parse(one.atUtc),
       what: wording.ended(one.kind, sayBundle(one.sections, sections)),
       result: one.why,

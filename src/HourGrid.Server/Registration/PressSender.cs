@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Text.Json;
 using System.Threading.Channels;
 using HourGrid.Data;
@@ -13,7 +12,7 @@ namespace HourGrid.Server.Registration;
 
 /// <summary>
 /// Sends what was pressed until its answer is known, with the same key each time; what was not answered when the server
-/// ended is taken up when it starts.
+/// ended is taken up when it starts. What one person pressed is sent in its order: a swap may rest on the one before.
 /// </summary>
 internal sealed partial class PressSender(
     IServiceScopeFactory scopes,
@@ -26,29 +25,47 @@ internal sealed partial class PressSender(
     private static readonly TimeSpan FirstPause = TimeSpan.FromMilliseconds(100);
     private static readonly TimeSpan LongestPause = TimeSpan.FromSeconds(5);
 
-    private readonly Channel<long> pressed = Channel.CreateUnbounded<long>();
-    private readonly ConcurrentDictionary<long, Task> sending = [];
+    /// <summary>Of so many people the last press is known, answered ones among them.</summary>
+    private const int MostKnown = 1_000;
+
+    private readonly Channel<(long Press, string Person)> pressed = Channel.CreateUnbounded<(long, string)>();
 
     /// <summary>Sends a press that is in the database.</summary>
-    public void Send(long press) => pressed.Writer.TryWrite(press);
+    public void Send(long press, string person) => pressed.Writer.TryWrite((press, person));
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        foreach (var press in await UnansweredAsync(stoppingToken))
-            Send(press);
-        await foreach (var press in pressed.Reader.ReadAllAsync(stoppingToken))
-            _ = sending.GetOrAdd(press, one => Task.Run(() => UntilAnsweredAsync(one, stoppingToken), stoppingToken));
+        foreach (var (press, person) in await UnansweredAsync(stoppingToken))
+            Send(press, person);
+        var last = new Dictionary<string, Task>();
+        await foreach (var (press, person) in pressed.Reader.ReadAllAsync(stoppingToken))
+        {
+            if (last.Count >= MostKnown)
+                foreach (var (other, _) in last.Where(one => one.Value.IsCompleted).ToArray())
+                    last.Remove(other);
+            last[person] = AfterAsync(
+                last.GetValueOrDefault(person, Task.CompletedTask),
+                () => UntilAnsweredAsync(press, stoppingToken)
+            );
+        }
     }
 
-    private async Task<long[]> UnansweredAsync(CancellationToken cancellation)
+    private static async Task AfterAsync(Task before, Func<Task> send)
+    {
+        await before.ConfigureAwait(ConfigureAwaitOptions.ForceYielding);
+        await send();
+    }
+
+    private async Task<(long Press, string Person)[]> UnansweredAsync(CancellationToken cancellation)
     {
         await using var scope = scopes.CreateAsyncScope();
-        return await scope
+        var rows = await scope
             .ServiceProvider.GetRequiredService<HourGridContext>()
             .Presses.Where(row => row.AnsweredUtc == null)
             .OrderBy(row => row.Id)
-            .Select(row => row.Id)
+            .Select(row => new { row.Id, row.Person })
             .ToArrayAsync(cancellation);
+        return [.. rows.Select(row => (row.Id, row.Person))];
     }
 
     private async Task UntilAnsweredAsync(long press, CancellationToken cancellation)
@@ -65,10 +82,6 @@ internal sealed partial class PressSender(
         catch (OperationCanceledException)
         {
             // It is taken up at the next start.
-        }
-        finally
-        {
-            sending.TryRemove(press, out _);
         }
     }
 

@@ -54,7 +54,7 @@ internal sealed class PressService(
             await database.SaveChangesAsync(cancellation);
             await transaction.CommitAsync(cancellation);
         }
-        sender.Send(row.Id);
+        sender.Send(row.Id, person);
         // Other windows show that it was sent.
         news.Tell(PageNews.Registration, new { term = term.Value }, person);
     }

@@ -46,7 +46,7 @@ test('the picture of a week is the week of the hour grid, in both themes', async
   await page.keyboard.press('s');
   await expect(workbench.shortlistButton).toHaveText(/1$/);
   await workbench.saved();
-  await page.getByRole('link', { name: 'Choice' }).click();
+  await page.getByRole('link', { name: 'Registration' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();
   const week = page.getByRole('region', { name: 'Week of the choice' });
@@ -132,7 +132,7 @@ test('a calendar address follows the choice, is changed and withdrawn', async ({
   await expect(workbench.shortlistButton).toHaveText(/1$/);
   await workbench.saved();
   const numbers = await workbench.sections();
-  await page.getByRole('link', { name: 'Choice' }).click();
+  await page.getByRole('link', { name: 'Registration' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();
   await page.getByRole('button', { name: 'Export' }).click();

@@ -96,7 +96,7 @@ test('a change of place moves the focus to its heading and names the page', asyn
   for (const [place, heading] of [
     ['Catalogue', /^Catalogue/],
     ['Line-up', /Nothing is lined up yet/],
-    ['Choice', /Nothing is chosen yet/],
+    ['Registration', /Nothing is chosen yet/],
     ['Workbench', /Workbench/],
   ] as const) {
     await page.getByRole('link', { name: place }).click();

@@ -261,7 +261,7 @@ test('nothing lined up and nothing chosen say what to do, and a choice is undone
   await page.getByRole('link', { name: 'Line-up' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing is lined up yet' })).toBeVisible();
   await expectNoFaults(page);
-  await page.getByRole('link', { name: 'Choice' }).click();
+  await page.getByRole('link', { name: 'Registration' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing is chosen yet' })).toBeVisible();
   await expectNoFaults(page);
 
@@ -270,7 +270,7 @@ test('nothing lined up and nothing chosen say what to do, and a choice is undone
   await page.keyboard.press('s');
   await expect(workbench.shortlistButton).toHaveText(/1$/);
   await workbench.saved();
-  await page.getByRole('link', { name: 'Choice' }).click();
+  await page.getByRole('link', { name: 'Registration' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();
   await expect(page.getByRole('region', { name: 'Week of the choice' })).toBeVisible();

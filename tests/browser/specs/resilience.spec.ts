@@ -25,7 +25,7 @@ test('a place whose file is gone since a newer version was deployed is had by lo
   page,
 }) => {
   let isGone = true;
-  await page.route('**/assets/Choice-*.js', (route) =>
+  await page.route('**/assets/Registration-*.js', (route) =>
     isGone ? route.fulfill({ status: 404 }) : route.continue(),
   );
   await Workbench.open(page);
@@ -39,15 +39,15 @@ test('a place whose file is gone since a newer version was deployed is had by lo
     });
     isGone = false;
   });
-  await page.getByRole('link', { name: 'Choice' }).click();
+  await page.getByRole('link', { name: 'Registration' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing is chosen yet' })).toBeVisible();
 });
 
 test('a place whose file cannot be had says so', async ({ page }) => {
-  await page.route('**/assets/Choice-*.js', (route) => route.abort());
+  await page.route('**/assets/Registration-*.js', (route) => route.abort());
   await Workbench.open(page);
-  await page.getByRole('link', { name: 'Choice' }).click();
-  await expect(page.getByRole('alert')).toContainText('The Choice broke.');
+  await page.getByRole('link', { name: 'Registration' }).click();
+  await expect(page.getByRole('alert')).toContainText('The Registration broke.');
   await expect(page.getByRole('alert')).toContainText('this part could not be loaded');
 });
 
@@ -82,7 +82,7 @@ test('numbers are copied on pages that came over plain HTTP too', async ({ page,
   await workbench.add('TID 210');
   await page.keyboard.press('s');
   await expect(workbench.shortlistButton).toContainText('1');
-  await page.getByRole('link', { name: 'Choice' }).click();
+  await page.getByRole('link', { name: 'Registration' }).click();
   await page.getByRole('button', { name: 'Choose a timetable' }).click();
   await page.getByRole('menuitem').first().click();
   // Browsers keep the clipboard from such pages.

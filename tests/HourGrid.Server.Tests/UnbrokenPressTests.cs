@@ -1,0 +1,127 @@
+using System.Text.Json.Nodes;
+using static HourGrid.Server.Tests.Pressing;
+
+namespace HourGrid.Server.Tests;
+
+/// <summary>
+/// What is pressed is done once and told truly, whatever breaks in the middle: fifty presses for each way to break it, each
+/// at another moment. What was done is looked up in the registrar's database.
+/// </summary>
+public sealed class UnbrokenPressTests : IAsyncLifetime
+{
+    private const int Presses = 50;
+    private const string Tamsin = "S4003";
+
+    /// <summary>Whoever may carry much: five courses are taken and dropped, each by each.</summary>
+    private static readonly (string Course, string Section)[] Courses = [("GLZ 155", "10264"), ("GLZ 155", "10266")];
+
+    private CampusProcesses campus = null!;
+    private HttpClient browser = null!;
+
+    public async ValueTask InitializeAsync()
+    {
+        campus = await CampusProcesses.StartAsync();
+        await campus.ClerkAsync("opening", ("term", "2027SP"), ("phase", "open"), ("seconds", "0"));
+        browser = await campus.SignInAsync(Tamsin);
+    }
+
+    public ValueTask DisposeAsync()
+    {
+        browser.Dispose();
+        campus.Dispose();
+        return ValueTask.CompletedTask;
+    }
+
+    [Fact]
+    public async Task A_page_whose_connection_is_cut_at_any_moment_presses_once()
+    {
+        var random = new Random(1);
+        for (var press = 0; press < Presses; press++)
+        {
+            var (key, line) = (NewKey(), LineOf(press));
+            using var cut = new CancellationTokenSource(TimeSpan.FromMilliseconds(random.Next(12)));
+            await Record.ExceptionAsync(() => browser.PressAsync(key, line, cut.Token));
+            await browser.PressUntilTakenAsync(key, line);
+            await DoneAsync(press, await browser.AnsweredAsync(press + 1));
+        }
+    }
+
+    [Fact]
+    public async Task A_registrar_whose_answers_are_lost_after_doing_does_nothing_twice()
+    {
+        for (var press = 0; press < Presses; press++)
+        {
+            await campus.ClerkAsync(
+                "faults",
+                ("delay", "0"),
+                ("losing", press % 2 == 0 ? "Answer" : "HalfOfAnswer"),
+                ("answers", "1")
+            );
+            await browser.PressUntilTakenAsync(NewKey(), LineOf(press));
+            await DoneAsync(press, await browser.AnsweredAsync(press + 1));
+        }
+    }
+
+    [Theory]
+    [InlineData(true, false)]
+    [InlineData(false, true)]
+    [InlineData(true, true)]
+    public async Task A_server_or_registrar_killed_at_any_moment_does_each_press_once(bool server, bool registrar)
+    {
+        const int AtOnce = 25;
+        var random = new Random(server ? 2 : 3);
+        for (var round = 0; round < Presses / AtOnce; round++)
+        {
+            // They come one after the other, while the axe falls on one of them.
+            var falls = new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously);
+            var pressing = PressInTurnAsync(round * AtOnce, AtOnce, random.Next(AtOnce), falls);
+            await falls.Task;
+            if (server)
+                campus.KillServer();
+            if (registrar)
+                campus.KillCampus();
+            await Task.WhenAll(
+                server ? campus.StartServerAsync() : Task.CompletedTask,
+                registrar ? campus.StartCampusAsync() : Task.CompletedTask
+            );
+            await pressing;
+            await DoneAsync(((round + 1) * AtOnce) - 1, await browser.AnsweredAsync((round + 1) * AtOnce));
+        }
+    }
+
+    private async Task PressInTurnAsync(int first, int count, int falling, TaskCompletionSource falls)
+    {
+        for (var press = first; press < first + count; press++)
+        {
+            var (key, line) = (NewKey(), LineOf(press));
+            var taken = browser.PressUntilTakenAsync(key, line);
+            if (press == first + falling)
+                falls.SetResult();
+            await taken;
+        }
+    }
+
+    /// <summary>A seat is taken, swapped for another, and back again: each press depends on the one before.</summary>
+    private static JsonObject LineOf(int press)
+    {
+        var (course, section) = Courses[press % 2];
+        return Line(course, [section], press == 0 ? [] : [Courses[(press + 1) % 2].Section]);
+    }
+
+    private Task DoneAsync(int press, JsonArray answers)
+    {
+        Assert.All(
+            answers,
+            one => Assert.Equal("registered", one!["answer"]!["lines"]![0]!["outcome"]!.GetValue<string>())
+        );
+        var rows = campus.RegistrationsOf(Tamsin);
+        // One registration for each press, each with the confirmation that was told, and the last alone is held.
+        Assert.Equal(
+            answers.Select(one => one!["answer"]!["lines"]![0]!["confirmation"]!.GetValue<string>()),
+            rows.Select(row => row.Confirmation)
+        );
+        Assert.Equal(press + 1, rows.Count);
+        Assert.Equal(Courses[press % 2].Section, Assert.Single(rows, row => row.IsHeld).Number);
+        return Task.CompletedTask;
+    }
+}
