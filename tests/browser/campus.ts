@@ -46,3 +46,18 @@ export function sharedCampus(baseURL: string): string {
   campus.port = String(Number(campus.port) + 1);
   return campus.origin;
 }
+
+/** Sends a form of the clerk's page, found by the action it has, with some of its fields filled in. */
+export async function clerkForm(
+  clerk: Page,
+  campus: string,
+  action: string,
+  fields: Record<string, string>,
+): Promise<void> {
+  await clerk.goto(`${campus}/clerk`);
+  const token = await clerk.locator('input[name=__RequestVerificationToken]').first().inputValue();
+  const answer = await clerk.request.post(`${campus}/clerk/${action}`, {
+    form: { ...fields, __RequestVerificationToken: token },
+  });
+  expect(answer.ok()).toBe(true);
+}

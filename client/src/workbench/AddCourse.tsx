@@ -7,6 +7,9 @@ import { sayCredits } from '@/domain/credits';
 import { wording } from '@/wording/workbench/AddCourse';
 import { counted } from '@/wording/counted';
 
+/** How often suggestions are asked for that are called off by newer ones. */
+const mostTries = 10;
+
 type Props = {
   term: string;
   wanted: readonly string[];
@@ -42,9 +45,13 @@ export function AddCourse({ term, wanted, onAdd, inputRef }: Props) {
     type('');
   };
 
+  const ask = () => client.query(suggestionsQuery(term, asked)).catch(() => null);
+
   /** Enter came before the suggestions: the course is added when they do, unless one has typed on. */
   const addWhenFound = async () => {
-    const coming = await client.query(suggestionsQuery(term, asked)).catch(() => null);
+    let coming: Awaited<ReturnType<typeof ask>> = null;
+    // While seats change it may be asked anew in the middle, which ends what was asked before.
+    for (let tries = 0; coming === null && tries < mostTries; tries++) coming = await ask();
     const first = coming?.courses.find((course) => !wanted.includes(course.id));
     if (first && typedNow.current.trim() === asked) add(first.id);
   };
