@@ -1,5 +1,5 @@
 # Measures the engine on the made ladder, beside its peers, or with --browser what a student waits for, or with --load what
-# a server answers to many at once. The peers and the client that makes the load are only needed here.
+# a server answers to many at once, or with --registration what a rush of registrations comes to. The peers and the client that makes the load are only needed here.
 source "$HG_ROOT/scripts/needs.sh"
 set -euo pipefail
 
@@ -16,7 +16,8 @@ with_server() (
   port=$1 catalogue=$2
   shift 2
   data=$(mktemp -d)
-  node "$HG_ROOT/scripts/serve.mjs" --port "$port" --data "$data" --catalogue "$catalogue" --announce >&2 &
+  node "$HG_ROOT/scripts/serve.mjs" --port "$port" --data "$data" --catalogue "$catalogue" --announce \
+    ${campus:+--stand-ins "$campus" --crowd 0} >&2 &
   server=$!
   trap 'kill $server; rm -rf "$data"' EXIT
   until curl -sf "http://127.0.0.1:$port/api/terms" >/dev/null; do
@@ -34,6 +35,11 @@ measure_under_load() {
     "$HG_ROOT/hg" import "$data/large.catalogue.json" --data "$data"
 }
 
+# The rush: hundreds press within a second, with what stands in for the campus beside the server.
+measure_registration() {
+  node "$HG_ROOT/bench/load/registration.mjs" "http://127.0.0.1:$port" "http://127.0.0.1:$((port + 1))" "$sample"
+}
+
 sample=$HG_ROOT/demo/saltmere.catalogue.json
 build_bench
 if [ "${1:-}" = --load ]; then
@@ -45,6 +51,15 @@ if [ "${1:-}" = --load ]; then
   # Many students come from many addresses, and the client says from which.
   export Proxies__0=127.0.0.1
   with_server 5184 "$sample" measure_under_load "${2:-all}"
+  exit
+fi
+if [ "${1:-}" = --registration ]; then
+  source "$HG_ROOT/scripts/build.sh"
+  build_all
+  npm ci --prefix bench/load --silent
+  export Proxies__0=127.0.0.1
+  campus=5186
+  with_server 5185 "$sample" measure_registration
   exit
 fi
 if [ "${1:-}" = --browser ]; then

@@ -33,6 +33,8 @@ export function usePlaceFocus(): void {
       const heading = document.querySelector<HTMLElement>('main h1, [role="alert"] h1');
       if (!heading) return;
       stop();
+      // Whoever has begun to do something in the place is not taken away from it.
+      if (document.activeElement?.closest('main, aside, [role="dialog"]')) return;
       heading.tabIndex = -1;
       heading.focus({ preventScroll: true });
     };

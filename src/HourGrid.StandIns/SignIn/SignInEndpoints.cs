@@ -27,6 +27,7 @@ internal static class SignInEndpoints
     private static async Task<IResult> AuthorizeAsync(
         HttpContext http,
         CampusContext campus,
+        CampusCatalogue catalogue,
         CancellationToken cancellation
     )
     {
@@ -35,7 +36,7 @@ internal static class SignInEndpoints
             ?? throw new InvalidOperationException("The request is none of OpenID Connect.");
         var known = await http.AuthenticateAsync(CookieAuthenticationDefaults.AuthenticationScheme);
         var id = known.Principal?.FindFirstValue(Claims.Subject);
-        var person = await campus.People.AsNoTracking().SingleOrDefaultAsync(row => row.Id == id, cancellation);
+        var person = await CampusPeople.FindAsync(campus, catalogue, id, cancellation);
         if (person is null)
         {
             if (request.HasPromptValue(PromptValues.None))
@@ -99,10 +100,11 @@ internal static class SignInEndpoints
         [FromForm] string returnUrl,
         HttpContext http,
         CampusContext campus,
+        CampusCatalogue catalogue,
         CancellationToken cancellation
     )
     {
-        if (await campus.People.FindAsync([person], cancellation) is not { } known)
+        if (await CampusPeople.FindAsync(campus, catalogue, person, cancellation) is not { } known)
             return Results.Problem(statusCode: StatusCodes.Status404NotFound, detail: "There is no such person.");
         var identity = new ClaimsIdentity([new(Claims.Subject, known.Id)], "campus");
         await http.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, new ClaimsPrincipal(identity));
