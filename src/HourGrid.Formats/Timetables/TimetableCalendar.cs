@@ -12,7 +12,11 @@ namespace HourGrid.Formats.Timetables;
 /// <param name="TimeZone">The time zone of the campus, by its name in the IANA database.</param>
 /// <param name="Sequence">Grows whenever a meeting of the catalogue may have changed.</param>
 /// <param name="StampUtc">When it is written.</param>
-public sealed record CalendarHeading(string Name, string TimeZone, int Sequence, DateTime StampUtc);
+public sealed record CalendarHeading(string Name, string TimeZone, int Sequence, DateTime StampUtc)
+{
+    /// <summary>Sections that are registered: their events are confirmed, all others tentative.</summary>
+    public IReadOnlySet<RegistrationNumber> Held { get; init; } = new HashSet<RegistrationNumber>();
+}
 
 /// <summary>
 /// A timetable as iCalendar (RFC 5545): one event for each weekly meeting, repeating over its weeks, with the days without
@@ -57,6 +61,7 @@ public static class TimetableCalendar
                 .Replace(' ', '-'),
             Sequence = heading.Sequence,
             DtStamp = new CalDateTime(heading.StampUtc, CalDateTime.UtcTzId),
+            Status = heading.Held.Contains(section.Number) ? EventStatus.Confirmed : EventStatus.Tentative,
             Summary = $"{course.Id} {section.Component} {section.Label}",
             Location = meeting.Pattern.Room,
             Description = string.Join(

@@ -15,6 +15,7 @@ internal static class RecordSetup
     public static void AddRecords(this IServiceCollection services, IConfiguration configuration)
     {
         services.AddSingleton<KnownRecords>();
+        services.AddSingleton<HeldSections>();
         services.AddSingleton<EligibleCourses>();
         services.AddSingleton<IEligibleCourses>(all => all.GetRequiredService<EligibleCourses>());
         services.AddSingleton<IRegistrarListener, RecordListener>();

@@ -7,6 +7,7 @@ using HourGrid.Data;
 using HourGrid.Data.Calendars;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.LineUp;
+using HourGrid.Server.Records;
 using HourGrid.Server.Requests;
 using HourGrid.Server.Students;
 using HourGrid.Server.Wording;
@@ -95,6 +96,7 @@ internal static class CalendarEndpoints
         CalendarLimits limits,
         HourGridContext database,
         PicksService picks,
+        HeldSections registered,
         CurrentCatalogue catalogue,
         TimeProvider clock,
         CancellationToken cancellation
@@ -110,8 +112,13 @@ internal static class CalendarEndpoints
             throw Refusals.NoSuchCalendar();
         var choice = await picks.ChoiceOfAsync(address.StudentId, snapshot.Term.Id, cancellation);
         var timetable = choice is null ? null : Timetable.Of(snapshot, choice.Timetable.Numbers);
+        var person = await database
+            .People.Where(row => row.StudentId == address.StudentId)
+            .Select(row => row.Number)
+            .SingleOrDefaultAsync(cancellation);
+        var held = await registered.OfAsync(person, snapshot.Term.Id, cancellation);
         var name = $"{snapshot.Term.Name}, planned";
-        var text = ExportEndpoints.Calendar(snapshot, timetable, name, catalogue, clock);
+        var text = ExportEndpoints.Calendar(snapshot, timetable, name, held, catalogue, clock);
         return TypedResults.File(Encoding.UTF8.GetBytes(text), "text/calendar; charset=utf-8");
     }
 

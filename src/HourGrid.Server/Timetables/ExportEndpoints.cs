@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using System.Security.Claims;
 using System.Text;
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
@@ -6,7 +7,9 @@ using HourGrid.Core.Timetables;
 using HourGrid.Formats.Timetables;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.Computing;
+using HourGrid.Server.Records;
 using HourGrid.Server.Requests;
+using HourGrid.Server.SignIn;
 using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Timetables;
@@ -17,36 +20,25 @@ internal static class ExportEndpoints
     public static void MapExports(this IEndpointRouteBuilder api)
     {
         var exports = api.MapGroup("/terms/{term}/timetable").RequireAuthorization();
-        Map(
-            "ics",
-            "text/calendar",
-            "ExportCalendar",
-            (export, catalogue, clock) => Calendar(export.Snapshot, export.Timetable, export.Name, catalogue, clock)
-        );
-        Map(
-            "csv",
-            "text/csv",
-            "ExportCsv",
-            (export, _, _) => TimetableTexts.Csv(export.Timetable, export.Snapshot.Term)
-        );
+        exports
+            .MapPost("ics", CalendarAsync)
+            .InTurn()
+            .WithName("ExportCalendar")
+            .Produces<string>(StatusCodes.Status200OK, "text/calendar");
+        Map("csv", "text/csv", "ExportCsv", export => TimetableTexts.Csv(export.Timetable, export.Snapshot.Term));
         Map(
             "txt",
             "text/plain",
             "ExportText",
-            (export, _, _) => TimetableTexts.Plain(export.Timetable, export.Snapshot.Term, export.Name)
+            export => TimetableTexts.Plain(export.Timetable, export.Snapshot.Term, export.Name)
         );
         exports.MapPictures();
 
-        void Map(
-            string extension,
-            string type,
-            string name,
-            Func<Export, CurrentCatalogue, TimeProvider, string> write
-        ) =>
+        void Map(string extension, string type, string name, Func<Export, string> write) =>
             exports
                 .MapPost(
                     extension,
-                    (string term, Body<ExportRequest> body, CurrentCatalogue catalogue, TimeProvider clock) =>
+                    (string term, Body<ExportRequest> body, CurrentCatalogue catalogue) =>
                         Give(
                             term,
                             body.Value.Name,
@@ -54,7 +46,7 @@ internal static class ExportEndpoints
                             catalogue,
                             $"{type}; charset=utf-8",
                             extension,
-                            export => Encoding.UTF8.GetBytes(write(export, catalogue, clock))
+                            export => Encoding.UTF8.GetBytes(write(export))
                         )
                 )
                 .InTurn()
@@ -62,18 +54,44 @@ internal static class ExportEndpoints
                 .Produces<string>(StatusCodes.Status200OK, type);
     }
 
+    private static async Task<FileContentHttpResult> CalendarAsync(
+        string term,
+        Body<ExportRequest> body,
+        ClaimsPrincipal user,
+        HeldSections registered,
+        CurrentCatalogue catalogue,
+        TimeProvider clock,
+        CancellationToken cancellation
+    )
+    {
+        var held = await registered.OfAsync(PersonClaims.NumberOf(user), catalogue.Get(term).Term.Id, cancellation);
+        return Give(
+            term,
+            body.Value.Name,
+            body.Value.Sections,
+            catalogue,
+            "text/calendar; charset=utf-8",
+            "ics",
+            export =>
+                Encoding.UTF8.GetBytes(
+                    Calendar(export.Snapshot, export.Timetable, export.Name, held, catalogue, clock)
+                )
+        );
+    }
+
     /// <summary>The calendar of a timetable; every event is the catalogue's alone, and so is its sequence.</summary>
     public static string Calendar(
         CatalogueSnapshot snapshot,
         Timetable? timetable,
         string name,
+        IReadOnlySet<RegistrationNumber> held,
         CurrentCatalogue catalogue,
         TimeProvider clock
     ) =>
         TimetableCalendar.Write(
             timetable,
             snapshot.Term,
-            new(name, catalogue.TimeZone, catalogue.Version, clock.GetUtcNow().UtcDateTime)
+            new(name, catalogue.TimeZone, catalogue.Version, clock.GetUtcNow().UtcDateTime) { Held = held }
         );
 
     /// <summary>The file of the timetable in a request.</summary>

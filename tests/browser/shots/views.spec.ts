@@ -1,7 +1,9 @@
 import { expect, type Page, test } from '@playwright/test';
 import { Workbench } from '../workbench';
-import { openRecord, signIn } from '../campus';
+import { clerkForm, openRecord, setSeats, signIn } from '../campus';
 import { Finder } from '../finder';
+import { OwnServer } from '../ownServer';
+import { Registration } from '../registration';
 import { Requirements } from '../requirements';
 
 const folder = '../../docs/screenshots';
@@ -83,6 +85,41 @@ test('Choice', async ({ page }) => {
     .click();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${folder}/choice.png` });
+});
+
+test('Registration', async ({ browser }) => {
+  const server = await OwnServer.startWithCampus();
+  try {
+    const context = await browser.newContext({ baseURL: server.address });
+    const [page, clerk] = [await context.newPage(), await context.newPage()];
+    const term = '2027SP';
+    await clerkForm(clerk, server.campus, 'turn', { term, student: 'S2041', seconds: '90' });
+    await page.goto(`/${term}/workbench`);
+    await signIn(page, 'Wren Halloran');
+    const workbench = new Workbench(page);
+    await workbench.add('MUS 101', 'CAR 305', 'GLZ 155', 'ACO 220');
+    await workbench.keepOnly('GLZ 155', 'T03');
+    await expect.poll(() => workbench.sections()).toContain('10266');
+    const registration = await Registration.ofFirstTimetable(page);
+    await page.getByRole('button', { name: 'Read it and agree' }).click();
+    await page.getByRole('button', { name: 'I have read this and agree' }).click();
+    await expect(registration.heading).toContainText('Ready: 4 of 4');
+    const [, recitation] = await registration.numbers('ACO 220');
+    await page.getByRole('button', { name: /^Prepare this for ACO 220 Recitation/ }).click();
+    await registration.row('GLZ 155').getByRole('combobox', { name: 'If it is full:' }).click();
+    await page.getByRole('option', { name: 'wait in line' }).click();
+    await setSeats(clerk, server.campus, recitation!, 20, 20);
+    await setSeats(clerk, server.campus, '10266', 14, 14);
+    await expect(registration.row('GLZ 155')).toContainText('full: would wait');
+    await registration.heading.scrollIntoViewIfNeeded();
+    await page.screenshot({ path: `${folder}/registration-ready.png` });
+    await clerkForm(clerk, server.campus, 'turn', { term, student: 'S2041', seconds: '0' });
+    await registration.press();
+    await expect(registration.row('GLZ 155', 'waiting')).toBeVisible();
+    await page.screenshot({ path: `${folder}/registration.png` });
+  } finally {
+    await server.stop();
+  }
 });
 
 test('Requirements', async ({ page }) => {
