@@ -76,6 +76,10 @@ public sealed partial class DoorsTests(RunningServer server) : IClassFixture<Run
         Assert.Equal(before, await AllOfAsync(owner));
     }
 
+    /// <summary>Some id of the kind that stands in a path: seat notices are counted, all else has ids that are drawn.</summary>
+    private static string IdIn(string path) =>
+        path.Contains("seat-notices", StringComparison.Ordinal) ? "1" : $"{Guid.NewGuid()}";
+
     [Fact]
     public async Task Who_was_never_here_is_asked_to_visit_first()
     {
@@ -83,7 +87,7 @@ public sealed partial class DoorsTests(RunningServer server) : IClassFixture<Run
         foreach (var (method, path) in Endpoints())
         {
             var address = Parameter()
-                .Replace(path, found => found.Groups[1].Value == "id" ? $"{Guid.NewGuid()}" : "2027SP");
+                .Replace(path, found => found.Groups[1].Value == "id" ? IdIn(path) : "2027SP");
             using var request = new HttpRequestMessage(new(method), address)
             {
                 Content = method == "GET" ? null : JsonContent.Create(new JsonObject()),

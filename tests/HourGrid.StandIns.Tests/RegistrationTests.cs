@@ -200,7 +200,8 @@ public sealed class RegistrationTests(RunningStandIns campus) : IClassFixture<Ru
         );
         Assert.Equal(["full"], KindsOf(failed.Lines[0]));
         Assert.Contains("together", KindsOf(failed.Lines[1]));
-        Assert.Equivalent(before, await registrar.StandingAsync(Crowd), strict: true);
+        var after = await registrar.StandingAsync(Crowd);
+        Assert.Equivalent(before, after with { NowUtc = before.NowUtc }, strict: true);
     }
 
     [Fact]
