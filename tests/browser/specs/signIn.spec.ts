@@ -201,10 +201,10 @@ test.describe('a registrar that fails', () => {
 
     // Where it is slow, or answers no sense, it is the same; nothing hangs.
     await faults.getByRole('checkbox', { name: 'Down' }).uncheck();
-    await faults.getByRole('spinbutton').fill('30');
+    await faults.getByRole('spinbutton', { name: 'Seconds every answer takes' }).fill('30');
     await faults.getByRole('button', { name: 'Set' }).click();
     await expectSilence(page);
-    await faults.getByRole('spinbutton').fill('0');
+    await faults.getByRole('spinbutton', { name: 'Seconds every answer takes' }).fill('0');
     await faults.getByRole('checkbox', { name: 'Nonsense' }).check();
     await faults.getByRole('button', { name: 'Set' }).click();
     await expectSilence(page);
