@@ -86,8 +86,7 @@ public sealed partial class DoorsTests(RunningServer server) : IClassFixture<Run
         var open = new List<string>();
         foreach (var (method, path) in Endpoints())
         {
-            var address = Parameter()
-                .Replace(path, found => found.Groups[1].Value == "id" ? IdIn(path) : "2027SP");
+            var address = Parameter().Replace(path, found => found.Groups[1].Value == "id" ? IdIn(path) : "2027SP");
             using var request = new HttpRequestMessage(new(method), address)
             {
                 Content = method == "GET" ? null : JsonContent.Create(new JsonObject()),

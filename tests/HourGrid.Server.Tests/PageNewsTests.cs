@@ -22,12 +22,12 @@ public sealed class PageNewsTests
     public void Who_comes_back_is_told_what_is_kept_and_else_that_something_was_missed()
     {
         var before = news.Last;
-        for (var i = 0; i < 500; i++)
+        for (var i = 0; i < PageNews.MostKept; i++)
             news.Tell(PageNews.Live, new { });
-        Assert.Equal(500, news.After(before, null).Events!.Count);
+        Assert.Equal(PageNews.MostKept, news.After(before, null).Events!.Count);
         news.Tell(PageNews.Live, new { });
         Assert.Null(news.After(before, null).Events);
-        Assert.Equal(500, news.After(before + 1, null).Events!.Count);
+        Assert.Equal(PageNews.MostKept, news.After(before + 1, null).Events!.Count);
         // Of another run of the server.
         Assert.Null(news.After(news.Last + 1, null).Events);
     }

@@ -23,16 +23,21 @@ internal sealed class PageNews
     /// <summary>Anything may be other than before: everything is asked for again.</summary>
     public const string Missed = "missed";
 
-    private const int MostKept = 500;
+    /// <summary>So many are kept for who was away for a moment; a rush tells thousands within seconds.</summary>
+    public const int MostKept = 10_000;
 
     private readonly Lock entering = new();
-    private readonly Queue<PageEvent> kept = [];
+
+    // By number, the oldest written over: whoever comes back begins where it left off without looking at what was before.
+    private readonly PageEvent[] kept = new PageEvent[MostKept];
+    private readonly Dictionary<string, TaskCompletionSource> ofPersons = [];
 
     // Numbers of one run of the server: whoever comes with one of another run has missed it all.
+    private readonly long first;
     private long last;
     private TaskCompletionSource next = New();
 
-    public PageNews(TimeProvider time) => last = time.GetUtcNow().ToUnixTimeMilliseconds() * 1000;
+    public PageNews(TimeProvider time) => first = last = time.GetUtcNow().ToUnixTimeMilliseconds() * 1000;
 
     /// <summary>The number of the last event.</summary>
     public long Last
@@ -50,15 +55,18 @@ internal sealed class PageNews
     public void Tell(string kind, object what, string? person = null)
     {
         var json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web);
-        TaskCompletionSource waiting;
+        TaskCompletionSource? waiting;
         lock (entering)
         {
-            kept.Enqueue(new(++last, kind, json, person));
-            if (kept.Count > MostKept)
-                kept.Dequeue();
-            (waiting, next) = (next, New());
+            last++;
+            kept[last % MostKept] = new(last, kind, json, person);
+            // What one person is told wakes nobody else: there may be thousands.
+            if (person is not null)
+                ofPersons.Remove(person, out waiting);
+            else
+                (waiting, next) = (next, New());
         }
-        waiting.SetResult();
+        waiting?.SetResult();
     }
 
     /// <summary>The events after one for a person, and what ends when there are more.</summary>
@@ -67,13 +75,20 @@ internal sealed class PageNews
     {
         lock (entering)
         {
-            var oldest = kept.TryPeek(out var one) ? one.Id : last + 1;
-            return (
-                id > last || id < oldest - 1
-                    ? null
-                    : [.. kept.Where(news => news.Id > id && (news.Person is null || news.Person == person))],
-                next.Task
-            );
+            var more = next.Task;
+            if (person is not null)
+            {
+                if (!ofPersons.TryGetValue(person, out var own))
+                    ofPersons[person] = own = New();
+                more = Task.WhenAny(more, own.Task);
+            }
+            if (id > last || id < first || id < last - MostKept)
+                return (null, more);
+            var events = new List<PageEvent>();
+            for (var at = id + 1; at <= last; at++)
+                if (kept[at % MostKept] is var one && (one.Person is null || one.Person == person))
+                    events.Add(one);
+            return (events, more);
         }
     }
 
