@@ -35,10 +35,26 @@ public sealed class PageNewsTests
     [Fact]
     public void Who_waits_is_woken_by_what_comes_next()
     {
-        var (_, more) = news.After(news.Last, null);
+        var (_, _, more) = news.After(news.Last, null);
         Assert.False(more.IsCompleted);
         news.Tell(PageNews.Live, new { });
         Assert.True(more.IsCompleted);
+    }
+
+    [Fact]
+    public void What_one_person_is_told_wakes_that_person_alone()
+    {
+        var (_, _, own) = news.After(news.Last, "S1");
+        var (_, _, others) = news.After(news.Last, "S2");
+        var (_, _, nobodys) = news.After(news.Last, null);
+        news.Tell(PageNews.Registration, new { }, "S1");
+        Assert.True(SpinWait.SpinUntil(() => own.IsCompleted, TimeSpan.FromSeconds(30)));
+        Assert.False(others.IsCompleted || nobodys.IsCompleted);
+        // Whoever was told nothing is not behind for it.
+        Assert.Equal(news.Last, news.After(news.Last - 1, "S2").UpTo);
+        news.Tell(PageNews.Live, new { });
+        Assert.True(SpinWait.SpinUntil(() => others.IsCompleted, TimeSpan.FromSeconds(30)));
+        Assert.True(nobodys.IsCompleted);
     }
 
     private string[] Kinds(long after, string? person) =>

@@ -49,12 +49,14 @@ internal static class NewsEndpoints
         yield return Quietly(last);
         while (!ends.IsCancellationRequested)
         {
-            var (events, more) = news.After(last, person);
+            var (events, upTo, more) = news.After(last, person);
             if (events is null)
-                yield return new("{}", PageNews.Missed) { EventId = Text(last = news.Last) };
+                yield return new("{}", PageNews.Missed) { EventId = Text(upTo) };
             else
                 foreach (var one in events)
-                    yield return new(one.Json, one.Kind) { EventId = Text(last = one.Id) };
+                    yield return new(one.Json, one.Kind) { EventId = Text(one.Id) };
+            // What others alone were told is behind this listener, too.
+            last = upTo;
             if (!await HappensAsync(more, ends.Token))
                 yield return Quietly(last);
         }

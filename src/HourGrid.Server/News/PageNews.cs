@@ -69,9 +69,9 @@ internal sealed class PageNews
         waiting?.SetResult();
     }
 
-    /// <summary>The events after one for a person, and what ends when there are more.</summary>
+    /// <summary>The events after one for a person, up to which event that is, and what ends when there are more.</summary>
     /// <returns>Null instead of events that are not kept any more.</returns>
-    public (IReadOnlyList<PageEvent>? Events, Task More) After(long id, string? person)
+    public (IReadOnlyList<PageEvent>? Events, long UpTo, Task More) After(long id, string? person)
     {
         lock (entering)
         {
@@ -83,12 +83,12 @@ internal sealed class PageNews
                 more = Task.WhenAny(more, own.Task);
             }
             if (id > last || id < first || id < last - MostKept)
-                return (null, more);
+                return (null, last, more);
             var events = new List<PageEvent>();
             for (var at = id + 1; at <= last; at++)
                 if (kept[at % MostKept] is var one && (one.Person is null || one.Person == person))
                     events.Add(one);
-            return (events, more);
+            return (events, last, more);
         }
     }
 
