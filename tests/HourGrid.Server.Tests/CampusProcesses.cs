@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Net;
 using System.Net.Http.Json;
-using System.Net.Sockets;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Microsoft.Data.Sqlite;
@@ -18,9 +17,9 @@ internal sealed partial class CampusProcesses : IDisposable
     private const string Secret = "the secret of the sign-in in this test, long enough";
 
     private readonly DirectoryInfo folder = Directory.CreateTempSubdirectory("hour-grid-campus-");
-    private readonly int serverPort = FreePort();
-    private readonly int campusPort = FreePort();
-    private readonly int mailPort = FreePort();
+    private readonly int serverPort = Processes.FreePort();
+    private readonly int campusPort = Processes.FreePort();
+    private readonly int mailPort = Processes.FreePort();
     private Process? server;
     private Process? campus;
 
@@ -53,7 +52,7 @@ internal sealed partial class CampusProcesses : IDisposable
                 ["FirstCatalogue"] = TestPaths.Repository("demo", "saltmere.catalogue.json"),
             }
         );
-        await ListensAsync(server);
+        await server.ListensAsync();
     }
 
     public async Task StartCampusAsync()
@@ -73,12 +72,12 @@ internal sealed partial class CampusProcesses : IDisposable
                 ["CrowdPace"] = "0",
             }
         );
-        await ListensAsync(campus);
+        await campus.ListensAsync();
     }
 
-    public void KillServer() => Kill(ref server);
+    public void KillServer() => Processes.Kill(ref server);
 
-    public void KillCampus() => Kill(ref campus);
+    public void KillCampus() => Processes.Kill(ref campus);
 
     /// <summary>A browser in which somebody is signed in.</summary>
     public async Task<HttpClient> SignInAsync(string person)
@@ -160,33 +159,6 @@ internal sealed partial class CampusProcesses : IDisposable
         foreach (var (setting, value) in settings)
             start.Environment[setting] = value;
         return Process.Start(start)!;
-    }
-
-    private static async Task ListensAsync(Process process)
-    {
-        _ = process.StandardError.ReadToEndAsync();
-        while (await process.StandardOutput.ReadLineAsync() is { } line)
-            if (line.Contains("Now listening on", StringComparison.Ordinal))
-            {
-                _ = process.StandardOutput.ReadToEndAsync();
-                return;
-            }
-        throw new InvalidOperationException("It ended before it listened.");
-    }
-
-    private static void Kill(ref Process? process)
-    {
-        process?.Kill(entireProcessTree: true);
-        process?.WaitForExit();
-        process?.Dispose();
-        process = null;
-    }
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
     }
 
     [GeneratedRegex("name=\"__RequestVerificationToken\" value=\"([^\"]+)\"")]

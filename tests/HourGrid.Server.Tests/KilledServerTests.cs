@@ -1,6 +1,5 @@
 using System.Diagnostics;
 using System.Net;
-using System.Net.Sockets;
 
 namespace HourGrid.Server.Tests;
 
@@ -47,7 +46,7 @@ public sealed class KilledServerTests : IDisposable
     public async Task A_second_server_on_the_same_data_is_refused()
     {
         using var browser = await StartAsync();
-        using var second = Launch(FreePort());
+        using var second = Launch(Processes.FreePort());
         var error = await second.StandardError.ReadToEndAsync();
         await second.WaitForExitAsync();
         Assert.NotEqual(0, second.ExitCode);
@@ -57,19 +56,13 @@ public sealed class KilledServerTests : IDisposable
 
     private async Task<HttpClient> StartAsync()
     {
-        var port = FreePort();
+        var port = Processes.FreePort();
         server = Launch(port);
-        _ = server.StandardError.ReadToEndAsync();
-        while (await server.StandardOutput.ReadLineAsync() is { } line)
-            if (line.Contains("Now listening on", StringComparison.Ordinal))
-            {
-                _ = server.StandardOutput.ReadToEndAsync();
-                return new(new HttpClientHandler { CookieContainer = cookies })
-                {
-                    BaseAddress = new($"http://127.0.0.1:{port}"),
-                };
-            }
-        throw new InvalidOperationException("The server ended before it listened.");
+        await server.ListensAsync();
+        return new(new HttpClientHandler { CookieContainer = cookies })
+        {
+            BaseAddress = new($"http://127.0.0.1:{port}"),
+        };
     }
 
     private Process Launch(int port) =>
@@ -90,18 +83,5 @@ public sealed class KilledServerTests : IDisposable
             }
         )!;
 
-    private void Kill()
-    {
-        server?.Kill(entireProcessTree: true);
-        server?.WaitForExit();
-        server?.Dispose();
-        server = null;
-    }
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
+    private void Kill() => Processes.Kill(ref server);
 }

@@ -140,6 +140,10 @@ public sealed class RegistrationTests(RunningStandIns campus) : IClassFixture<Ru
         Assert.Equal(("waiting", 2), (second.Lines[0].Outcome, second.Lines[0].Place));
         var refused = await registrar.RegisterAsync("Z0006", new LineRecord("GLZ 155", ["10268"], LineRecord.Wait));
         Assert.Equal(["full", "waitlistFull"], KindsOf(refused.Lines[0]));
+        // Whoever waits already keeps the place, and has one.
+        var again = await registrar.RegisterAsync("Z0003", new LineRecord("GLZ 155", ["10268"], LineRecord.Wait));
+        Assert.Equal(["full", "alreadyRegistered"], KindsOf(again.Lines[0]));
+        Assert.Single((await registrar.StandingAsync("Z0003")).Waiting);
         // Who is refused for another reason is not given another course.
         var clashing = await registrar.RegisterAsync(
             Crowd,
@@ -191,6 +195,12 @@ public sealed class RegistrationTests(RunningStandIns campus) : IClassFixture<Ru
         );
         Assert.All(together.Lines, line => Assert.Equal("registered", line.Outcome));
         // And where one of them cannot be, nothing changes.
+        var notHeld = await registrar.RegisterAsync(
+            Crowd,
+            new LineRecord("TID 210", [], GivingUp: ["10214"], Group: 2),
+            new LineRecord("MUS 101", [], GivingUp: ["10470"], Group: 2)
+        );
+        Assert.All(notHeld.Lines, line => Assert.Equal(["notHeld"], KindsOf(line)));
         await FillAsync("10215", waitlist: 0);
         var before = await registrar.StandingAsync(Crowd);
         var failed = await registrar.RegisterAsync(

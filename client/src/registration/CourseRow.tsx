@@ -1,13 +1,13 @@
 import { sayMeetings } from '@/grid/meetings';
 import { colourOf } from '@/grid/classes';
 import { placed } from '@/domain/useSections';
-import { saySeats } from '@/domain/seats';
 import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import type { CourseState } from './courseStates';
 import { HeldActions } from './HeldActions';
 import { OpenActions } from './OpenActions';
 import { RowWhy } from './RowWhy';
+import { SeatsLeft } from './SeatsLeft';
 import { StateText } from './StateText';
 import type { ChoiceView } from './useChoice';
 import type { Registered } from './useRegistered';
@@ -66,9 +66,7 @@ export function CourseRow(props: RowProps) {
       <div className="max-md:col-start-2">
         <StateText state={state} />
         {(state.kind === 'planned' || state.kind === 'refused') && (
-          <p className="text-mute">
-            {sections.map(({ section }) => `${section.label} ${saySeats(section)}`).join(', ')}
-          </p>
+          <SeatsLeft sections={sections.map(({ section }) => section)} />
         )}
       </div>
       <div className="min-w-0 max-md:col-start-2">

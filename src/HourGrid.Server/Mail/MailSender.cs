@@ -1,7 +1,5 @@
-using System.Net.Sockets;
 using HourGrid.Data;
 using HourGrid.Data.Mail;
-using MailKit;
 using MailKit.Net.Smtp;
 using MailKit.Security;
 using Microsoft.EntityFrameworkCore;
@@ -39,12 +37,13 @@ internal sealed partial class MailSender(
                 await SendDueAsync(stoppingToken);
                 await outbox.WaitAsync(Often, stoppingToken);
             }
-            catch (OperationCanceledException)
+            catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
             {
                 return;
             }
-            catch (DbUpdateException problem)
+            catch (Exception problem)
             {
+                // Whatever it was, what is in the outbox is still there.
                 LogMissed(problem);
             }
     }
@@ -98,10 +97,9 @@ internal sealed partial class MailSender(
             await smtp.SendAsync(message, cancellation);
             return true;
         }
-        catch (Exception problem)
-            when (problem is SocketException or IOException or ProtocolException or CommandException or ParseException
-            )
+        catch (Exception problem) when (!cancellation.IsCancellationRequested)
         {
+            // A mail server can fail in more ways than can be listed; each is tried again.
             LogNotSent(problem.Message);
             return false;
         }

@@ -86,8 +86,8 @@ internal sealed class PageNews
                 return (null, last, more);
             var events = new List<PageEvent>();
             for (var at = id + 1; at <= last; at++)
-                if (kept[at % MostKept] is var one && (one.Person is null || one.Person == person))
-                    events.Add(one);
+                if (kept[at % MostKept].Person is null || kept[at % MostKept].Person == person)
+                    events.Add(kept[at % MostKept]);
             return (events, last, more);
         }
     }

@@ -52,7 +52,7 @@ internal sealed partial class PressSender(
 
     private static async Task AfterAsync(Task before, Func<Task> send)
     {
-        await before.ConfigureAwait(ConfigureAwaitOptions.ForceYielding);
+        await before.ConfigureAwait(ConfigureAwaitOptions.ForceYielding | ConfigureAwaitOptions.SuppressThrowing);
         await send();
     }
 
@@ -108,8 +108,9 @@ internal sealed partial class PressSender(
         {
             return false;
         }
-        catch (DbUpdateException problem)
+        catch (Exception problem) when (!cancellation.IsCancellationRequested)
         {
+            // It is done at most once, so it is asked for again whatever went wrong here.
             LogNotKept(problem);
             return false;
         }

@@ -31,7 +31,7 @@ internal sealed partial class LetInWatch(
                             stoppingToken
                         );
             }
-            catch (DbUpdateException problem)
+            catch (Exception problem) when (!stoppingToken.IsCancellationRequested)
             {
                 LogMissed(problem);
             }

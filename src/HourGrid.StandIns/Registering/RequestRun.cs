@@ -91,53 +91,58 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue, boo
             return Leave(student, place);
         if (line.Sections.Count == 0)
             return Drop(student, file, line);
-        var general = isCheck ? [] : GeneralOf(file, takes: true);
-        IReadOnlyList<string>[] bundles = [line.Sections, .. line.Others];
-        var isFirstRefusedForSeats = false;
-        var first = Array.Empty<Finding>();
-        foreach (var (index, numbers) in bundles.Index())
+        var hasOthers = line.Others.Count > 0;
+        var waitsAtOnce = line.IfFull == LineRecord.Wait || (line.IfFull == LineRecord.WaitLast && !hasOthers);
+        var (done, first) = Attempt(0, waitsAtOnce);
+        if (done is not null)
+            return done;
+        if (first.All(FindingWords.IsWantOfSeats))
         {
-            var course = index == 0 ? line.Course : CourseOf(numbers) ?? line.Course;
-            var step = Step.Of(books, student, file, [(course, numbers)], line.Given);
-            var against = Against(step, step.Takes[0], general);
-            var full = Full(step, step.Takes[0]);
-            if (against.Length == 0 && full.Length == 0)
+            for (var index = 1; index <= line.Others.Count; index++)
+                if (Attempt(index, line.IfFull == LineRecord.Wait).Done is { } other)
+                    return other;
+            if (line.IfFull == LineRecord.WaitLast && hasOthers)
             {
-                Finding[] scarce = [.. findings.Scarce(step, step.Takes[0])];
-                var bundle = step.Do(books, Swapped)[0];
-                LetInAfter(step);
-                return new(LineResult.Registered, Took(index), numbers, bundle.Confirmation, null, null, scarce);
-            }
-            var waits = line.IfFull == LineRecord.Wait || (line.IfFull == LineRecord.WaitLast && bundles.Length == 1);
-            if (against.Length == 0 && waits && TryWait(step, line, full, out var lineFull) is { } waiting)
-                return waiting with { Took = Took(index) };
-            else
-                lineFull = waits ? FullLines(full) : [];
-            if (index == 0)
-            {
-                first = [.. against, .. full.Select(section => FullFinding(section)), .. lineFull];
-                isFirstRefusedForSeats = first.All(FindingWords.IsWantOfSeats);
-            }
-            if (!isFirstRefusedForSeats)
-                break;
-        }
-        if (isFirstRefusedForSeats && line.IfFull == LineRecord.WaitLast && bundles.Length > 1)
-        {
-            var step = Step.Of(books, student, file, [(line.Course, line.Sections)], line.Given);
-            if (Against(step, step.Takes[0], general).Length == 0)
-            {
-                if (TryWait(step, line, Full(step, step.Takes[0]), out var lineFull) is { } waiting)
-                    return waiting with { Took = Took(0) };
-                first = [.. first, .. lineFull];
+                (done, first) = Attempt(0, mayWait: true);
+                if (done is not null)
+                    return done;
             }
         }
+        var scarce = findings.Scarce(StepOf(0), StepOf(0).Takes[0]);
         return LineResult.RefusedFor([
             .. first,
-            .. ScarceIn(student, file, line)
-                .Where(scarce =>
-                    !first.Any(full => full.Kind == FindingWords.Full && full.Section == scarce.Section)
-                ),
+            .. scarce.Where(one => !first.Any(full => full.Kind == FindingWords.Full && full.Section == one.Section)),
         ]);
+
+        // The sections of the line itself, and behind them the others in their order.
+        Step StepOf(int index)
+        {
+            var numbers = index == 0 ? line.Sections : line.Others[index - 1];
+            var course = index == 0 ? line.Course : CourseOf(numbers) ?? line.Course;
+            return Step.Of(books, student, file, [(course, numbers)], line.Given);
+        }
+
+        (LineResult? Done, Finding[] Against) Attempt(int index, bool mayWait)
+        {
+            var step = StepOf(index);
+            var take = step.Takes[0];
+            var against = Against(step, take, isCheck ? [] : GeneralOf(file, takes: true));
+            var full = Full(step, take);
+            if (against.Length == 0 && full.Length == 0)
+            {
+                Finding[] scarce = [.. findings.Scarce(step, take)];
+                var bundle = step.Do(books, Swapped)[0];
+                LetInAfter(step);
+                return (
+                    new(LineResult.Registered, Took(index), take.Numbers, bundle.Confirmation, null, null, scarce),
+                    []
+                );
+            }
+            var inLine = mayWait ? AgainstWaiting(step, full) : [];
+            if (against.Length > 0 || !mayWait || inLine.Length > 0)
+                return (null, [.. against, .. full.Select(FullFinding), .. inLine]);
+            return (Wait(step, line, full) with { Took = Took(index) }, []);
+        }
     }
 
     /// <summary>Several lines as one step: all of them are done, or none.</summary>
@@ -152,7 +157,12 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue, boo
             takes.Select(one => (one.Line.Course, one.Line.Sections)),
             all.SelectMany(one => one.Line.Given)
         );
-        var general = isCheck ? [] : GeneralOf(file, takes.Length > 0);
+        Finding[] general =
+        [
+            .. isCheck ? [] : GeneralOf(file, takes.Length > 0),
+            // Lines that only drop say so themselves; those that take say it with all else.
+            .. takes.Length == 0 ? step.NotHeld.Select(FindingWords.NotHeld) : [],
+        ];
         var against = takes
             .Zip(
                 step.Takes,
@@ -161,10 +171,7 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue, boo
                         one.Index,
                         one.Line.Course,
                         Findings: (Finding[])
-                            [
-                                .. Against(step, take, general),
-                                .. Full(step, take).Select(section => FullFinding(section)),
-                            ]
+                            [.. Against(step, take, general), .. Full(step, take).Select(FullFinding)]
                     )
             )
             .ToArray();
@@ -243,28 +250,29 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue, boo
             Findings = [.. general, .. result.Findings],
         };
 
-    private LineResult? TryWait(Step step, LineRecord line, SectionRow[] full, out Finding[] against)
+    /// <summary>What stands against waiting for sections that are full.</summary>
+    private Finding[] AgainstWaiting(Step step, SectionRow[] full) =>
+        books.WaitingOf(step.Student).Any(row => row.Sections.ToHashSet().SetEquals(step.Takes[0].Numbers))
+            ? [FindingWords.AlreadyWaiting()]
+            :
+            [
+                .. full.Where(section => section.Waitlisted >= section.WaitlistCapacity)
+                    .Select(FindingWords.FullWaitlist),
+            ];
+
+    private LineResult Wait(Step step, LineRecord line, SectionRow[] full)
     {
-        var numbers = step.Takes[0].Numbers;
-        if (books.WaitingOf(step.Student).Any(row => row.Sections.ToHashSet().SetEquals(numbers)))
-            against = [FindingWords.AlreadyWaiting()];
-        else
-            against = FullLines(full);
-        if (against.Length > 0)
-            return null;
+        var take = step.Takes[0];
         var row = books.Wait(
             step.Student,
-            step.Takes[0].Course.Value,
-            numbers,
+            take.Course.Value,
+            take.Numbers,
             [.. full.Select(section => section.Number)],
             line.Given
         );
         var place = WaitingPlace.Find(books, row);
-        return new(LineResult.Waiting, null, numbers, null, place.Place, place.Of, []);
+        return new(LineResult.Waiting, null, take.Numbers, null, place.Place, place.Of, []);
     }
-
-    private static Finding[] FullLines(SectionRow[] full) =>
-        [.. full.Where(section => section.Waitlisted >= section.WaitlistCapacity).Select(FindingWords.FullWaitlist)];
 
     private Finding[] Against(Step step, Taking take, Finding[] general) =>
         [.. general, .. findings.OfTaking(step, take), .. findings.OfLoad(step)];
@@ -283,12 +291,6 @@ internal sealed class RequestRun(TermBooks books, CampusCatalogue catalogue, boo
 
     private Finding FullFinding(SectionRow section) =>
         FindingWords.FullSection(section, isKeptForLine: books.FreeSeats(section) > 0);
-
-    private IEnumerable<Finding> ScarceIn(string student, StudentFile file, LineRecord line)
-    {
-        var step = Step.Of(books, student, file, [(line.Course, line.Sections)], line.Given);
-        return findings.Scarce(step, step.Takes[0]);
-    }
 
     private string? CourseOf(IReadOnlyList<string> numbers) =>
         numbers.Count == 0 ? null : books.Snapshot.CourseOf(new RegistrationNumber(numbers[0]))?.Course.Id.Value;

@@ -57,6 +57,7 @@ test('from a requirement to a confirmed week, against the crowd', async ({ brows
         await setSeats(clerk, server.campus, number, 90, 10);
     await fill(acoustics[1]!);
     await fill(clay[0]!);
+    await expect(registration.row('GLZ 155')).toContainText(/seats? went while you looked/);
     await expect(registration.row('GLZ 155')).toContainText(/full: would wait, place \d/);
     await expect(registration.row('ACO 220')).toContainText('full: would take the swap');
     await clerkForm(clerk, server.campus, 'turn', { term, student: 'S2041', seconds: '5' });
