@@ -30,7 +30,7 @@ builder.Services.AddHostedService(all => all.GetRequiredService<RegistrationTurn
 builder.Services.AddHostedService<LetInWatch>();
 builder.Services.AddHostedService<Crowd>();
 builder.Services.AddHostedService<MailServer>();
-builder.Services.AddSignIn();
+builder.Services.AddSignIn(folder);
 builder.Services.AddAuthorization();
 builder.Services.AddAntiforgery();
 builder.Services.AddRazorComponents();

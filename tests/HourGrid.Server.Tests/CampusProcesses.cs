@@ -11,7 +11,7 @@ namespace HourGrid.Server.Tests;
 /// The server and what stands in for the campus, each a process of its own that can be killed without warning and started
 /// again on what it had.
 /// </summary>
-internal sealed partial class CampusProcesses : IDisposable
+public sealed partial class CampusProcesses : IAsyncLifetime
 {
     private const string Key = "the key of the registrar in this test, long enough";
     private const string Secret = "the secret of the sign-in in this test, long enough";
@@ -23,12 +23,7 @@ internal sealed partial class CampusProcesses : IDisposable
     private Process? server;
     private Process? campus;
 
-    public static async Task<CampusProcesses> StartAsync()
-    {
-        var processes = new CampusProcesses();
-        await Task.WhenAll(processes.StartCampusAsync(), processes.StartServerAsync());
-        return processes;
-    }
+    public async ValueTask InitializeAsync() => await Task.WhenAll(StartCampusAsync(), StartServerAsync());
 
     public Uri ServerAddress => new($"http://127.0.0.1:{serverPort}");
 
@@ -93,7 +88,11 @@ internal sealed partial class CampusProcesses : IDisposable
             new("returnUrl", WebUtility.HtmlDecode(ReturnUrl().Match(page).Groups[1].Value)),
             new("person", person),
         ]);
-        (await browser.PostAsync(new Uri(CampusAddress, "/sign-in"), form)).EnsureSuccessStatusCode();
+        var back = await browser.PostAsync(new Uri(CampusAddress, "/sign-in"), form);
+        Assert.True(
+            back.IsSuccessStatusCode,
+            $"{back.RequestMessage!.RequestUri}: {back.StatusCode} {await back.Content.ReadAsStringAsync()}"
+        );
         return browser;
     }
 
@@ -131,11 +130,12 @@ internal sealed partial class CampusProcesses : IDisposable
         return rows;
     }
 
-    public void Dispose()
+    public ValueTask DisposeAsync()
     {
         KillServer();
         KillCampus();
         folder.Delete(recursive: true);
+        return ValueTask.CompletedTask;
     }
 
     private Process Launch(string program, Uri address, string name, Dictionary<string, string> settings)

@@ -7,28 +7,27 @@ namespace HourGrid.Server.Tests;
 /// What is pressed is done once and told truly, whatever breaks in the middle: fifty presses for each way to break it, each
 /// at another moment. What was done is looked up in the registrar's database.
 /// </summary>
-public sealed class UnbrokenPressTests : IAsyncLifetime
+public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<CampusProcesses>, IAsyncLifetime
 {
     private const int Presses = 50;
-    private const string Tamsin = "S4003";
 
-    /// <summary>Whoever may carry much: five courses are taken and dropped, each by each.</summary>
+    private static int students;
+
     private static readonly (string Course, string Section)[] Courses = [("GLZ 155", "10264"), ("GLZ 155", "10266")];
 
-    private CampusProcesses campus = null!;
+    /// <summary>Each test has a student of its own, who has sent nothing yet.</summary>
+    private readonly string student = $"Z{++students:0000}";
     private HttpClient browser = null!;
 
     public async ValueTask InitializeAsync()
     {
-        campus = await CampusProcesses.StartAsync();
         await campus.ClerkAsync("opening", ("term", "2027SP"), ("phase", "open"), ("seconds", "0"));
-        browser = await campus.SignInAsync(Tamsin);
+        browser = await campus.SignInAsync(student);
     }
 
     public ValueTask DisposeAsync()
     {
         browser.Dispose();
-        campus.Dispose();
         return ValueTask.CompletedTask;
     }
 
@@ -114,7 +113,7 @@ public sealed class UnbrokenPressTests : IAsyncLifetime
             answers,
             one => Assert.Equal("registered", one!["answer"]!["lines"]![0]!["outcome"]!.GetValue<string>())
         );
-        var rows = campus.RegistrationsOf(Tamsin);
+        var rows = campus.RegistrationsOf(student);
         // One registration for each press, each with the confirmation that was told, and the last alone is held.
         Assert.Equal(
             answers.Select(one => one!["answer"]!["lines"]![0]!["confirmation"]!.GetValue<string>()),

@@ -9,7 +9,8 @@ internal static class SignInSetup
 {
     public const string RoleClaim = "role";
 
-    public static void AddSignIn(this IServiceCollection services)
+    /// <param name="folder">Where the data are; it exists.</param>
+    public static void AddSignIn(this IServiceCollection services, string folder)
     {
         services
             .AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme)
@@ -33,9 +34,9 @@ internal static class SignInSetup
                     .RequireProofKeyForCodeExchange()
                     .RegisterScopes(OpenIddictConstants.Scopes.Profile, OpenIddictConstants.Scopes.Email)
                     .RegisterClaims(OpenIddictConstants.Claims.Name, OpenIddictConstants.Claims.Email, RoleClaim)
-                    // Keys live as long as the process: whoever is signed in to Hour Grid stays so by its own cookie.
+                    .AddSigningKey(SigningKey.ReadOrMake(folder))
+                    // What is encrypted is read here alone, within the minute.
                     .AddEphemeralEncryptionKey()
-                    .AddEphemeralSigningKey()
                     .UseAspNetCore()
                     .EnableAuthorizationEndpointPassthrough()
                     .EnableEndSessionEndpointPassthrough()
