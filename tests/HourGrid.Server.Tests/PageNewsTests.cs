@@ -5,6 +5,8 @@ namespace HourGrid.Server.Tests;
 /// <summary>What open pages are told, and who is told what.</summary>
 public sealed class PageNewsTests
 {
+    private static readonly TimeSpan Long = TimeSpan.FromSeconds(30);
+
     private readonly PageNews news = new(TimeProvider.System);
 
     [Fact]
@@ -33,29 +35,50 @@ public sealed class PageNewsTests
     }
 
     [Fact]
-    public void Who_waits_is_woken_by_what_comes_next()
+    public async Task Who_waits_is_woken_by_what_comes_next()
     {
-        var (_, _, more) = news.After(news.Last, null);
-        Assert.False(more.IsCompleted);
+        using var listener = news.Listen(null);
+        Assert.False(await HasHeardAsync(listener));
+        var waiting = listener.HearsAsync(Long, CancellationToken.None);
         news.Tell(PageNews.Live, new { });
-        Assert.True(more.IsCompleted);
+        Assert.True(await waiting);
+        // Once for all that came while nobody waited.
+        news.Tell(PageNews.Live, new { });
+        news.Tell(PageNews.Live, new { });
+        Assert.True(await HasHeardAsync(listener));
+        Assert.False(await HasHeardAsync(listener));
     }
 
     [Fact]
-    public void What_one_person_is_told_wakes_that_person_alone()
+    public async Task What_one_person_is_told_wakes_the_pages_of_that_person_alone()
     {
-        var (_, _, own) = news.After(news.Last, "S1");
-        var (_, _, others) = news.After(news.Last, "S2");
-        var (_, _, nobodys) = news.After(news.Last, null);
+        using var one = news.Listen("S1");
+        using var other = news.Listen("S1");
+        using var another = news.Listen("S2");
+        using var nobody = news.Listen(null);
         news.Tell(PageNews.Registration, new { }, "S1");
-        Assert.True(SpinWait.SpinUntil(() => own.IsCompleted, TimeSpan.FromSeconds(30)));
-        Assert.False(others.IsCompleted || nobodys.IsCompleted);
+        Assert.True(await HasHeardAsync(one) && await HasHeardAsync(other));
+        Assert.False(await HasHeardAsync(another) || await HasHeardAsync(nobody));
         // Whoever was told nothing is not behind for it.
         Assert.Equal(news.Last, news.After(news.Last - 1, "S2").UpTo);
         news.Tell(PageNews.Live, new { });
-        Assert.True(SpinWait.SpinUntil(() => others.IsCompleted, TimeSpan.FromSeconds(30)));
-        Assert.True(nobodys.IsCompleted);
+        Assert.True(await HasHeardAsync(another) && await HasHeardAsync(nobody));
     }
+
+    [Fact]
+    public async Task A_page_that_was_closed_leaves_the_others_as_they_are()
+    {
+        using var one = news.Listen("S1");
+        news.Listen("S1").Dispose();
+        news.Listen("S2").Dispose();
+        news.Tell(PageNews.Registration, new { }, "S1");
+        news.Tell(PageNews.Registration, new { }, "S2");
+        Assert.True(await HasHeardAsync(one));
+        Assert.False(await HasHeardAsync(one));
+    }
+
+    private static Task<bool> HasHeardAsync(PageListener listener) =>
+        listener.HearsAsync(TimeSpan.Zero, CancellationToken.None);
 
     private string[] Kinds(long after, string? person) =>
         [.. news.After(after, person).Events!.Select(one => one.Kind)];

@@ -46,10 +46,11 @@ internal static class NewsEndpoints
     {
         // A server that stops does not wait for those who listen.
         using var ends = CancellationTokenSource.CreateLinkedTokenSource(cancellation, lifetime.ApplicationStopping);
+        using var listener = news.Listen(person);
         yield return Quietly(last);
         while (!ends.IsCancellationRequested)
         {
-            var (events, upTo, more) = news.After(last, person);
+            var (events, upTo) = news.After(last, person);
             if (events is null)
                 yield return new("{}", PageNews.Missed) { EventId = Text(upTo) };
             else
@@ -57,22 +58,17 @@ internal static class NewsEndpoints
                     yield return new(one.Json, one.Kind) { EventId = Text(one.Id) };
             // What others alone were told is behind this listener, too.
             last = upTo;
-            if (!await HappensAsync(more, ends.Token))
+            if (!await HearsAsync(listener, ends.Token))
                 yield return Quietly(last);
         }
     }
 
-    /// <summary>Whether there is more within a while.</summary>
-    private static async Task<bool> HappensAsync(Task more, CancellationToken cancellation)
+    /// <summary>Whether there is more, or no more to wait for, within a while.</summary>
+    private static async Task<bool> HearsAsync(PageListener listener, CancellationToken cancellation)
     {
         try
         {
-            await more.WaitAsync(Quiet, cancellation);
-            return true;
-        }
-        catch (TimeoutException)
-        {
-            return false;
+            return await listener.HearsAsync(Quiet, cancellation);
         }
         catch (OperationCanceledException)
         {

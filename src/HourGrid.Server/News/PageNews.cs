@@ -30,12 +30,12 @@ internal sealed class PageNews
 
     // By number, the oldest written over: whoever comes back begins where it left off without looking at what was before.
     private readonly PageEvent[] kept = new PageEvent[MostKept];
-    private readonly Dictionary<string, TaskCompletionSource> ofPersons = [];
+    private readonly HashSet<PageListener> listeners = [];
+    private readonly Dictionary<string, HashSet<PageListener>> ofPersons = [];
 
     // Numbers of one run of the server: whoever comes with one of another run has missed it all.
     private readonly long first;
     private long last;
-    private TaskCompletionSource next = New();
 
     public PageNews(TimeProvider time) => first = last = time.GetUtcNow().ToUnixTimeMilliseconds() * 1000;
 
@@ -55,44 +55,61 @@ internal sealed class PageNews
     public void Tell(string kind, object what, string? person = null)
     {
         var json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web);
-        TaskCompletionSource? waiting;
         lock (entering)
         {
             last++;
             kept[last % MostKept] = new(last, kind, json, person);
             // What one person is told wakes nobody else: there may be thousands.
-            if (person is not null)
-                ofPersons.Remove(person, out waiting);
-            else
-                (waiting, next) = (next, New());
+            foreach (var one in person is null ? listeners : ofPersons.GetValueOrDefault(person, []))
+                one.Wake();
         }
-        waiting?.SetResult();
     }
 
-    /// <summary>The events after one for a person, up to which event that is, and what ends when there are more.</summary>
-    /// <returns>Null instead of events that are not kept any more.</returns>
-    public (IReadOnlyList<PageEvent>? Events, long UpTo, Task More) After(long id, string? person)
+    /// <summary>Has a page woken by what is told from now on, until it is disposed.</summary>
+    /// <param name="person">The number of the person who looks at it; null for who is not signed in.</param>
+    public PageListener Listen(string? person)
+    {
+        var listener = new PageListener(this, person);
+        lock (entering)
+        {
+            listeners.Add(listener);
+            if (person is not null)
+                (ofPersons.TryGetValue(person, out var own) ? own : ofPersons[person] = []).Add(listener);
+        }
+        return listener;
+    }
+
+    /// <summary>Wakes a page no more.</summary>
+    public void Forget(PageListener listener)
     {
         lock (entering)
         {
-            var more = next.Task;
-            if (person is not null)
-            {
-                if (!ofPersons.TryGetValue(person, out var own))
-                    ofPersons[person] = own = New();
-                more = Task.WhenAny(more, own.Task);
-            }
+            listeners.Remove(listener);
+            if (
+                listener.Person is { } person
+                && ofPersons.TryGetValue(person, out var own)
+                && own.Remove(listener)
+                && own.Count == 0
+            )
+                ofPersons.Remove(person);
+        }
+    }
+
+    /// <summary>The events after one for a person, and up to which event that is.</summary>
+    /// <returns>Null instead of events that are not kept any more.</returns>
+    public (IReadOnlyList<PageEvent>? Events, long UpTo) After(long id, string? person)
+    {
+        lock (entering)
+        {
             if (id > last || id < first || id < last - MostKept)
-                return (null, last, more);
+                return (null, last);
             var events = new List<PageEvent>();
             for (var at = id + 1; at <= last; at++)
                 if (kept[at % MostKept].Person is null || kept[at % MostKept].Person == person)
                     events.Add(kept[at % MostKept]);
-            return (events, last, more);
+            return (events, last);
         }
     }
-
-    private static TaskCompletionSource New() => new(TaskCreationOptions.RunContinuationsAsynchronously);
 }
 
 /// <param name="Id">Its number; they grow.</param>

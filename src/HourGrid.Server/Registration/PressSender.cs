@@ -16,6 +16,7 @@ namespace HourGrid.Server.Registration;
 /// </summary>
 internal sealed partial class PressSender(
     IServiceScopeFactory scopes,
+    PressWrites writes,
     KnownRecords records,
     PageNews news,
     TimeProvider clock,
@@ -28,23 +29,23 @@ internal sealed partial class PressSender(
     /// <summary>Of so many people the last press is known, answered ones among them.</summary>
     private const int MostKnown = 1_000;
 
-    private readonly Channel<(long Press, string Person)> pressed = Channel.CreateUnbounded<(long, string)>();
+    private readonly Channel<PressRow> pressed = Channel.CreateUnbounded<PressRow>();
 
     /// <summary>Sends a press that is in the database.</summary>
-    public void Send(long press, string person) => pressed.Writer.TryWrite((press, person));
+    public void Send(PressRow press) => pressed.Writer.TryWrite(press);
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        foreach (var (press, person) in await UnansweredAsync(stoppingToken))
-            Send(press, person);
+        foreach (var press in await UnansweredAsync(stoppingToken))
+            Send(press);
         var last = new Dictionary<string, Task>();
-        await foreach (var (press, person) in pressed.Reader.ReadAllAsync(stoppingToken))
+        await foreach (var press in pressed.Reader.ReadAllAsync(stoppingToken))
         {
             if (last.Count >= MostKnown)
                 foreach (var (other, _) in last.Where(one => one.Value.IsCompleted).ToArray())
                     last.Remove(other);
-            last[person] = AfterAsync(
-                last.GetValueOrDefault(person, Task.CompletedTask),
+            last[press.Person] = AfterAsync(
+                last.GetValueOrDefault(press.Person, Task.CompletedTask),
                 () => UntilAnsweredAsync(press, stoppingToken)
             );
         }
@@ -56,19 +57,18 @@ internal sealed partial class PressSender(
         await send();
     }
 
-    private async Task<(long Press, string Person)[]> UnansweredAsync(CancellationToken cancellation)
+    private async Task<PressRow[]> UnansweredAsync(CancellationToken cancellation)
     {
         await using var scope = scopes.CreateAsyncScope();
-        var rows = await scope
+        return await scope
             .ServiceProvider.GetRequiredService<HourGridContext>()
-            .Presses.Where(row => row.AnsweredUtc == null)
+            .Presses.AsNoTracking()
+            .Where(row => row.AnsweredUtc == null)
             .OrderBy(row => row.Id)
-            .Select(row => new { row.Id, row.Person })
             .ToArrayAsync(cancellation);
-        return [.. rows.Select(row => (row.Id, row.Person))];
     }
 
-    private async Task UntilAnsweredAsync(long press, CancellationToken cancellation)
+    private async Task UntilAnsweredAsync(PressRow press, CancellationToken cancellation)
     {
         try
         {
@@ -86,22 +86,21 @@ internal sealed partial class PressSender(
     }
 
     /// <returns>Whether its answer is known.</returns>
-    private async Task<bool> TryAsync(long press, CancellationToken cancellation)
+    private async Task<bool> TryAsync(PressRow press, CancellationToken cancellation)
     {
         try
         {
             await using var scope = scopes.CreateAsyncScope();
-            var database = scope.ServiceProvider.GetRequiredService<HourGridContext>();
-            var row = await database.Presses.AsNoTracking().SingleAsync(one => one.Id == press, cancellation);
             var (answer, refused) = await AskAsync(
                 scope.ServiceProvider.GetRequiredService<PressClient>().Registrar,
-                row,
+                press,
                 cancellation
             );
-            await KeepAsync(scope.ServiceProvider, press, answer, refused);
+            // It is done: whatever stops now, it is written down first.
+            await KeepAsync(press.Id, answer, refused);
             // Whoever holds it knows at once, whether or not the registrar's events come.
-            records.Age(row.Person);
-            news.Tell(PageNews.Registration, new { term = row.TermId }, row.Person);
+            records.Age(press.Person);
+            news.Tell(PageNews.Registration, new { term = press.TermId }, press.Person);
             return true;
         }
         catch (RegistrarSilentException)
@@ -136,24 +135,16 @@ internal sealed partial class PressSender(
         }
     }
 
-    private async Task KeepAsync(IServiceProvider services, long press, string? answer, string? refused)
-    {
-        // It is done: whatever stops now, it is written down first.
-        var database = services.GetRequiredService<HourGridContext>();
-        await using var transaction = await services
-            .GetRequiredService<WriteTurns>()
-            .BeginAsync(database, CancellationToken.None);
-        await database
-            .Presses.Where(row => row.Id == press)
-            .ExecuteUpdateAsync(
-                row =>
+    private Task<int> KeepAsync(long press, string? answer, string? refused) =>
+        writes.SaveAsync(database =>
+            database
+                .Presses.Where(row => row.Id == press)
+                .ExecuteUpdateAsync(row =>
                     row.SetProperty(one => one.AnsweredUtc, clock.GetUtcNow().UtcDateTime)
                         .SetProperty(one => one.AnswerJson, answer)
-                        .SetProperty(one => one.Refused, refused),
-                CancellationToken.None
-            );
-        await transaction.CommitAsync(CancellationToken.None);
-    }
+                        .SetProperty(one => one.Refused, refused)
+                )
+        );
 
     [LoggerMessage(Level = LogLevel.Warning, Message = "An answer of the registrar could not be written down yet.")]
     private partial void LogNotKept(Exception problem);

@@ -12,7 +12,7 @@ namespace HourGrid.Server.Registration;
 /// <summary>What a person sent to the registrar, and what came of it.</summary>
 internal sealed class PressService(
     HourGridContext database,
-    WriteTurns writes,
+    PressWrites writes,
     PressSender sender,
     PageNews news,
     TimeProvider clock
@@ -27,34 +27,34 @@ internal sealed class PressService(
         string person,
         TermId term,
         string key,
-        IReadOnlyList<LineToRegister> lines,
-        CancellationToken cancellation
+        IReadOnlyList<LineToRegister> lines
     )
     {
-        var row = new PressRow
+        var sent = clock.GetUtcNow().UtcDateTime;
+        var json = PressLines.Write(lines);
+        var written = await writes.SaveAsync(async all =>
         {
-            Key = key,
-            Person = person,
-            TermId = term.Value,
-            LinesJson = PressLines.Write(lines),
-            SentUtc = clock.GetUtcNow().UtcDateTime,
-        };
-        await using (var transaction = await writes.BeginAsync(database, cancellation))
-        {
-            if (
-                await database.Presses.AsNoTracking().SingleOrDefaultAsync(one => one.Key == key, cancellation) is
-                { } before
-            )
+            if (await all.Presses.AsNoTracking().SingleOrDefaultAsync(one => one.Key == key) is { } before)
+                return (Row: before, IsNew: false);
+            var row = new PressRow
             {
-                if (before.Person != person || before.TermId != row.TermId || before.LinesJson != row.LinesJson)
-                    throw Refusals.OtherPress();
-                return;
-            }
-            database.Presses.Add(row);
-            await database.SaveChangesAsync(cancellation);
-            await transaction.CommitAsync(cancellation);
+                Key = key,
+                Person = person,
+                TermId = term.Value,
+                LinesJson = json,
+                SentUtc = sent,
+            };
+            all.Presses.Add(row);
+            return (Row: row, IsNew: true);
+        });
+        if (!written.IsNew)
+        {
+            var before = written.Row;
+            if (before.Person != person || before.TermId != term.Value || before.LinesJson != json)
+                throw Refusals.OtherPress();
+            return;
         }
-        sender.Send(row.Id, person);
+        sender.Send(written.Row);
         // Other windows show that it was sent.
         news.Tell(PageNews.Registration, new { term = term.Value }, person);
     }

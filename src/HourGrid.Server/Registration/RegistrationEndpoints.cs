@@ -84,16 +84,14 @@ internal static class RegistrationEndpoints
         Body<PressRequest> body,
         ClaimsPrincipal user,
         PressService presses,
-        CurrentCatalogue catalogue,
-        CancellationToken cancellation
+        CurrentCatalogue catalogue
     )
     {
         await presses.PressAsync(
             EligibleCourses.NumberOf(user),
             IdOf(term, catalogue),
             body.Value.Key,
-            body.Value.Lines,
-            cancellation
+            body.Value.Lines
         );
         return new(body.Value.Key);
     }

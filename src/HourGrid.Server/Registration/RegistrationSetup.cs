@@ -10,6 +10,9 @@ internal static class RegistrationSetup
     /// <summary>What was pressed is asked for again after this long, with the same key.</summary>
     private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(60);
 
+    /// <summary>When many press, many are sent at once; opening a connection for each would take longer than waiting.</summary>
+    private const int MostConnections = 100;
+
     public static void AddRegistration(this IServiceCollection services, IConfiguration configuration)
     {
         services
@@ -18,10 +21,10 @@ internal static class RegistrationSetup
                 RecordSetup.ReachRegistrar(http, configuration);
                 http.Timeout = LongestWait;
             })
-            // Whoever pressed when many do does not stand in a queue of connections.
             .ConfigurePrimaryHttpMessageHandler(() =>
-                new SocketsHttpHandler { MaxConnectionsPerServer = int.MaxValue }
+                new SocketsHttpHandler { MaxConnectionsPerServer = MostConnections }
             );
+        services.AddSingleton<PressWrites>();
         services.AddSingleton<PressSender>();
         services.AddSingleton<Outbox>();
         services.AddSingleton<SeatWatch>();

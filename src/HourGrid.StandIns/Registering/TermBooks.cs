@@ -116,8 +116,16 @@ internal sealed class TermBooks(
     public IReadOnlyList<WaitingRow> Waiting =>
         waiting ??= [.. campus.Waiting.Where(row => row.Term == Term && row.EndedUtc == null).OrderBy(row => row.Id)];
 
-    /// <summary>The lines of a student in which somebody waits.</summary>
-    public IEnumerable<WaitingRow> WaitingOf(string student) => Waiting.Where(row => row.Student == student);
+    /// <summary>The places in line of one student, the oldest first; most have none, and need not have all others read.</summary>
+    public IReadOnlyList<WaitingRow> WaitingOf(string student) =>
+        waiting is null
+            ?
+            [
+                .. campus
+                    .Waiting.Where(row => row.Term == Term && row.EndedUtc == null && row.Student == student)
+                    .OrderBy(row => row.Id),
+            ]
+            : [.. waiting.Where(row => row.Student == student)];
 
     /// <summary>Gives a student the seats of a bundle.</summary>
     public HeldBundle Register(string student, string course, IReadOnlyList<string> numbers)
