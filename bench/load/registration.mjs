@@ -119,12 +119,45 @@ let began = performance.now();
 const students = await all(presses, 8, signedIn);
 console.log(`${presses} students signed in within ${seconds(began)} s`);
 
+/** A page of a student: asks for the registration when it is told that it is another, as often as it is told, once at a time. */
+class Page {
+  #isAsking = false;
+  #isStale = false;
+  /** When it showed that all was answered; null until then. */
+  answeredAt = null;
+  registration = null;
+
+  constructor(student) {
+    this.student = student;
+  }
+
+  async refresh() {
+    this.#isStale = true;
+    if (this.#isAsking) return;
+    this.#isAsking = true;
+    while (this.#isStale) {
+      this.#isStale = false;
+      this.registration = JSON.parse((await this.student.send('GET', registration)).text);
+      const { presses: sent } = this.registration;
+      if (sent.length > 0 && sent.every((press) => press.answeredUtc)) this.answeredAt ??= performance.now();
+    }
+    this.#isAsking = false;
+  }
+}
+
 began = performance.now();
+const pages = await all(presses, 8, async (index) => {
+  const page = new Page(students[index]);
+  await page.refresh();
+  return page;
+});
 let heard = 0;
 const waiting = new Map();
 const clients = await all(listeners, 32, (index) =>
   listen(students[index % presses].headers, (event) => {
     heard++;
+    // A page knows what it sent itself.
+    if (index < presses && event.includes('event: registration') && !event.includes('"sent"')) void pages[index].refresh();
     if (index === 0 && event.includes('event: seats')) waiting.get('seats')?.(performance.now());
   }),
 );
@@ -157,11 +190,10 @@ const planning = evenly(
 );
 await new Promise((resolve) => setTimeout(resolve, 2_000));
 
-const pressed = [];
 await Promise.all(
   students.map(async (student, index) => {
     await new Promise((resolve) => setTimeout(resolve, (index * 1000) / presses));
-    pressed[index] = Date.now();
+    const at = performance.now();
     await figures.measure('taken', () =>
       student.sendBlindly('POST', `${registration}/presses`, {
         key: randomBytes(16).toString('hex'),
@@ -176,19 +208,14 @@ await Promise.all(
         })),
       }),
     );
+    while (pages[index].answeredAt === null) await new Promise((resolve) => setTimeout(resolve, 5));
+    figures.of('seen').push(pages[index].answeredAt - at);
   }),
 );
-await new Promise((resolve) => setTimeout(resolve, 3_000));
 isOver = true;
 await planning;
-const outcomes = await all(presses, 8, async (index) =>
-  JSON.parse((await students[index].send('GET', registration)).text),
-);
+const outcomes = pages.map((page) => page.registration);
 const answers = outcomes.map(({ presses: [press] }) => press);
-for (const [index, press] of answers.entries()) {
-  // One machine, one clock.
-  figures.of('answered').push(Date.parse(press.answeredUtc) - pressed[index]);
-}
 const held = outcomes.flatMap(({ standing }) => standing.held).length;
 console.log(figures.lines(`${presses} presses within a second for ${seats * sections.length} seats`, 1));
 console.log(

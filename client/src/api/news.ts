@@ -7,8 +7,8 @@ export type News =
   | { kind: 'live' }
   /** Something of the record of who is signed in changed. */
   | { kind: 'record' }
-  /** Something that who is signed in sent, holds or waits for is other than before. */
-  | { kind: 'registration'; term: string }
+  /** Something that who is signed in sent, holds or waits for is other than before; with the key of what was sent. */
+  | { kind: 'registration'; term: string; sent?: string }
   /** This page was away for too long: anything may have changed. */
   | { kind: 'missed' };
 

@@ -1,5 +1,5 @@
-import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { call, http, type Line, type Picks } from './client';
+import { keepPreviousData, type QueryClient, queryOptions } from '@tanstack/react-query';
+import { call, http, type Line, type Picks, type Press } from './client';
 
 /** How old what the registrar said may be before it is asked again, in milliseconds. */
 const freshMs = 60_000;
@@ -70,6 +70,21 @@ export const changeQuery = (term: string, sections: readonly string[]) =>
     staleTime: freshMs,
     retry: false,
   });
+
+/** Shows a press that the server has written down, without asking for all the rest. */
+export function addPress(client: QueryClient, term: string, press: Press): void {
+  const { queryKey } = registrationQuery(term);
+  // What is being asked for may be of before or after it.
+  if (client.isFetching({ queryKey }) > 0) {
+    void client.invalidateQueries({ queryKey });
+    return;
+  }
+  client.setQueryData(queryKey, (known) =>
+    known && !known.presses.some((one) => one.key === press.key)
+      ? { ...known, presses: [...known.presses, press] }
+      : known,
+  );
+}
 
 /** Has lines sent to the registrar. The same key again is the same press. */
 export const sendPress = (term: string, key: string, lines: readonly Line[]) =>

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { listenToNews, type News } from '@/api/news';
 import { isOfCatalogue, restsOn, tellsSeats } from '@/api/queries';
 import { isOfRecord } from '@/api/recordQueries';
+import { isSentHere } from '@/domain/unsentPress';
 
 /** Asks again for whatever the news make out of date, and for nothing else. */
 export function useNews(isKnown: boolean): void {
@@ -22,6 +23,7 @@ function take(client: QueryClient, news: News): void {
       void client.invalidateQueries({ predicate: ({ queryKey }) => isOfRecord(queryKey) });
       return;
     case 'registration':
+      if (news.sent && isSentHere(news.sent)) return;
       void client.invalidateQueries({ queryKey: ['registration', news.term] });
       void client.invalidateQueries({ queryKey: ['readiness', news.term] });
       void client.invalidateQueries({ queryKey: ['change-to', news.term] });

@@ -1,4 +1,4 @@
-import type { Line } from '@/api/client';
+import type { Line, Press } from '@/api/client';
 import { sendPress } from '@/api/registrationQueries';
 import { forget, recall, remember } from '@/lib/browserStore';
 import { newId } from '@/lib/newId';
@@ -26,8 +26,15 @@ export function newPress(term: string, lines: readonly Line[]): UnsentPress {
   return press;
 }
 
+const sentHere = new Set<string>();
+
+/** Whether this window sent a press: what becomes of it is shown without asking. */
+export const isSentHere = (key: string): boolean => sentHere.has(key);
+
 /** Sends a press; once the server has it, it need not be remembered here. */
-export async function deliverPress(term: string, press: UnsentPress): Promise<void> {
-  await sendPress(term, press.key, press.lines);
+export async function deliverPress(term: string, press: UnsentPress): Promise<Press> {
+  sentHere.add(press.key);
+  const taken = await sendPress(term, press.key, press.lines);
   forgetPress(term);
+  return taken;
 }

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ApiError, type Line } from '@/api/client';
+import { addPress } from '@/api/registrationQueries';
 import { deliverPress, forgetPress, newPress, recallPress, type UnsentPress } from '@/domain/unsentPress';
 import type { Registration } from '@/api/client';
 
@@ -35,9 +36,9 @@ export function usePress(term: string, registration: Registration) {
     const timer = setTimeout(
       () =>
         void deliverPress(term, unsent).then(
-          () => {
+          (taken) => {
+            addPress(client, term, taken);
             settle();
-            return client.invalidateQueries({ queryKey: ['registration', term] });
           },
           (error: unknown) => {
             if (isOver) return;

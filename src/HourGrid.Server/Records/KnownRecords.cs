@@ -13,6 +13,9 @@ namespace HourGrid.Server.Records;
 internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clock) : IDisposable
 {
     private const int MostRemembered = 40_000;
+    private const string Changed = "changed";
+    private const string StandingChanged = "standing changed";
+    private const string Taken = "standing taken";
     private static readonly TimeSpan Fresh = TimeSpan.FromMinutes(1);
     private static readonly TimeSpan Remembered = TimeSpan.FromHours(12);
 
@@ -28,7 +31,7 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     {
         var said = await SaidAsync(
             (student, "record"),
-            student,
+            LastChangeOf(student),
             registrar => registrar.RecordAsync(student, cancellation)
         );
         return said is { What: { } record }
@@ -45,7 +48,7 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
         (
             await SaidAsync(
                 (student, term),
-                student,
+                LastChangeOf(student),
                 registrar => registrar.PermissionsAsync(student, term, cancellation)
             )
         )?.What;
@@ -55,9 +58,11 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     /// </summary>
     public async Task<KnownStanding?> StandingOfAsync(string student, TermId term, CancellationToken cancellation)
     {
+        var ofStudent = LastChangeOf(student);
+        var ofStanding = known.Get<DateTimeOffset>((student, StandingChanged));
         var said = await SaidAsync(
-            (student, term, "standing"),
-            student,
+            StandingOf(student, term),
+            ofStanding > ofStudent ? ofStanding : ofStudent,
             registrar => registrar.StandingAsync(student, term, cancellation)
         );
         return said is null
@@ -65,13 +70,22 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
             : new(said.What ?? Standing.Nothing(said.AsOf.UtcDateTime), said.AsOf, said.IsCurrent);
     }
 
+    /// <summary>Takes what the registrar said of a standing without being asked.</summary>
+    public void Take(string student, TermId term, Standing standing)
+    {
+        Keep(StandingOf(student, term), new Said<Standing?>(standing, clock.GetUtcNow(), IsCurrent: true));
+        Note((student, term, Taken), standing.LastEvent);
+    }
+
+    /// <summary>Whether what was taken lately has an event in it.</summary>
+    public bool IsTaken(string student, TermId term, long registrarEvent) =>
+        known.Get<long>((student, term, Taken)) >= registrarEvent;
+
     /// <summary>Something of a student's has changed: it is read again when it is asked for.</summary>
-    public void Age(string student) =>
-        known.Set(
-            (student, "changed"),
-            clock.GetUtcNow(),
-            new MemoryCacheEntryOptions { Size = 1, AbsoluteExpirationRelativeToNow = Fresh }
-        );
+    public void Age(string student) => Note((student, Changed), clock.GetUtcNow());
+
+    /// <summary>What a student holds or waits for has changed, and nothing else.</summary>
+    public void AgeStanding(string student) => Note((student, StandingChanged), clock.GetUtcNow());
 
     /// <summary>Anything may have changed.</summary>
     public void AgeAll()
@@ -81,11 +95,15 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     }
 
     /// <summary>Null where the registrar does not answer and never did.</summary>
-    private async Task<Said<T>?> SaidAsync<T>(object key, string student, Func<RegistrarClient, Task<T>> ask)
+    private async Task<Said<T>?> SaidAsync<T>(
+        object key,
+        DateTimeOffset lastChange,
+        Func<RegistrarClient, Task<T>> ask
+    )
     {
         var now = clock.GetUtcNow();
         known.TryGetValue(key, out Said<T>? before);
-        if (before is not null && now - before.AsOf < Fresh && before.AsOf > LastChangeOf(student))
+        if (before is not null && now - before.AsOf < Fresh && before.AsOf > lastChange)
             return before;
         try
         {
@@ -95,7 +113,7 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
                 now,
                 IsCurrent: true
             );
-            return known.Set(key, said, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Remembered });
+            return Keep(key, said);
         }
         catch (RegistrarSilentException)
         {
@@ -103,9 +121,31 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
         }
     }
 
+    /// <summary>Keeps the later of what is known and what was said now.</summary>
+    private Said<T> Keep<T>(object key, Said<T> said)
+    {
+        lock (entering)
+            return known.TryGetValue(key, out Said<T>? before) && before!.AsOf > said.AsOf
+                ? before
+                : known.Set(
+                    key,
+                    said,
+                    new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Remembered }
+                );
+    }
+
+    private void Note<T>(object key, T what) =>
+        known.Set(
+            key,
+            what,
+            new MemoryCacheEntryOptions { Size = 1, AbsoluteExpirationRelativeToNow = Fresh }
+        );
+
+    private static object StandingOf(string student, TermId term) => (student, term, "standing");
+
     private DateTimeOffset LastChangeOf(string student)
     {
-        known.TryGetValue((student, "changed"), out DateTimeOffset ofStudent);
+        var ofStudent = known.Get<DateTimeOffset>((student, Changed));
         lock (entering)
             return ofStudent > changed ? ofStudent : changed;
     }

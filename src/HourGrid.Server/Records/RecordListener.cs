@@ -20,7 +20,8 @@ internal sealed class RecordListener(KnownRecords records, PageNews news) : IReg
 
     public Task TakeAsync(IReadOnlyList<RegistrarEvent> events, CancellationToken cancellation)
     {
-        foreach (var one in events)
+        // What is held is no part of a record.
+        foreach (var one in events.Where(one => !one.IsOfStanding))
         {
             if (one.Kind == Clock)
             {

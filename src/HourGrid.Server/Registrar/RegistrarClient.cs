@@ -145,14 +145,14 @@ internal sealed class RegistrarClient(HttpClient http)
     /// <exception cref="RegistrarSilentException">It does not answer.</exception>
     /// <exception cref="Requests.RefusedException">It does not look at them.</exception>
     public Task<RegistrationAnswer> CheckAsync(RegistrationRequest request, CancellationToken cancellation) =>
-        AskAsync(() => SendLinesAsync("checks", request, cancellation), cancellation);
+        AskAsync(() => SendLinesAsync<RegistrationAnswer>("checks", request, cancellation), cancellation);
 
     /// <summary>Has lines done. The same key again gives the same answer, and does nothing twice.</summary>
     /// <inheritdoc cref="CheckAsync"/>
-    public Task<RegistrationAnswer> RegisterAsync(RegistrationRequest request, CancellationToken cancellation) =>
-        AskAsync(() => SendLinesAsync("registrations", request, cancellation), cancellation);
+    public Task<RegisteredLines> RegisterAsync(RegistrationRequest request, CancellationToken cancellation) =>
+        AskAsync(() => SendLinesAsync<RegisteredLines>("registrations", request, cancellation), cancellation);
 
-    private async Task<RegistrationAnswer> SendLinesAsync(
+    private async Task<T> SendLinesAsync<T>(
         string to,
         RegistrationRequest request,
         CancellationToken cancellation
@@ -168,7 +168,7 @@ internal sealed class RegistrarClient(HttpClient http)
             throw Refusals.LinesNotTaken(await DetailAsync(response, cancellation));
         return await response
                 .EnsureSuccessStatusCode()
-                .Content.ReadFromJsonAsync<RegistrationAnswer>(Strict, cancellation)
+                .Content.ReadFromJsonAsync<T>(Strict, cancellation)
             ?? throw new JsonException();
     }
 

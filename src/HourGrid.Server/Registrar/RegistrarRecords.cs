@@ -7,7 +7,11 @@ namespace HourGrid.Server.Registrar;
 /// <param name="Id">Its number; they grow.</param>
 /// <param name="Kind">What kind of thing.</param>
 /// <param name="Json">What, as JSON.</param>
-internal sealed record RegistrarEvent(long Id, string Kind, string Json);
+internal sealed record RegistrarEvent(long Id, string Kind, string Json)
+{
+    /// <summary>Whether it is about what a student holds or waits for.</summary>
+    public bool IsOfStanding => Kind is "registration" or "place";
+}
 
 /// <summary>The seats of a term.</summary>
 /// <param name="LastEvent">What happened after this event is not in it.</param>
@@ -59,6 +63,7 @@ internal sealed record PermissionRequest(
 
 /// <summary>What a student holds and waits for in a term, and when the student may register.</summary>
 /// <param name="NowUtc">The time by the registrar's clock.</param>
+/// <param name="LastEvent">What happened after this event is not in it.</param>
 /// <param name="Phase">The phase of the term; null before the first.</param>
 /// <param name="PhaseEndsUtc">When the next phase begins; null in the last.</param>
 /// <param name="OpensUtc">From when the student may register; null where that is not known yet.</param>
@@ -68,6 +73,7 @@ internal sealed record PermissionRequest(
 /// <param name="Credits">Credits held.</param>
 internal sealed record Standing(
     DateTime NowUtc,
+    long LastEvent,
     string? Phase,
     DateTime? PhaseEndsUtc,
     DateTime? OpensUtc,
@@ -77,7 +83,7 @@ internal sealed record Standing(
     decimal Credits
 )
 {
-    public static Standing Nothing(DateTime nowUtc) => new(nowUtc, null, null, null, [], [], [], 0);
+    public static Standing Nothing(DateTime nowUtc) => new(nowUtc, 0, null, null, null, [], [], [], 0);
 }
 
 /// <summary>A course held.</summary>
@@ -171,6 +177,21 @@ internal sealed record RegistrationAnswer(
     IReadOnlyList<LineResult> Lines,
     IReadOnlyList<RegistrarFinding> Warnings
 );
+
+/// <summary>What came of lines that were done, and how things are after it.</summary>
+/// <param name="AtUtc">When it was done, by the registrar's clock.</param>
+/// <param name="Lines">One for each line, in their order.</param>
+/// <param name="Warnings">What is worth knowing of all of it together, and refuses nothing.</param>
+/// <param name="Standing">What the student holds and waits for now.</param>
+internal sealed record RegisteredLines(
+    DateTime AtUtc,
+    IReadOnlyList<LineResult> Lines,
+    IReadOnlyList<RegistrarFinding> Warnings,
+    Standing Standing
+)
+{
+    public RegistrationAnswer Answer => new(AtUtc, Lines, Warnings);
+}
 
 /// <summary>What came of a line.</summary>
 /// <param name="Outcome"><c>registered</c>, <c>waiting</c>, <c>refused</c>, <c>dropped</c> or <c>left</c>.</param>

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Text.Json;
 using System.Threading.Channels;
 using HourGrid.Data;
@@ -29,21 +30,26 @@ internal sealed partial class PressSender(
     /// <summary>Of so many people the last press is known, answered ones among them.</summary>
     private const int MostKnown = 1_000;
 
+    /// <summary>The last press of each person, which ends when it is answered.</summary>
+    private readonly ConcurrentDictionary<string, Task> last = [];
+
     private readonly Channel<PressRow> pressed = Channel.CreateUnbounded<PressRow>();
 
     /// <summary>Sends a press that is in the database.</summary>
     public void Send(PressRow press) => pressed.Writer.TryWrite(press);
 
+    /// <summary>Ends when all that a person sent until now is answered.</summary>
+    public Task AnsweredAsync(string person) => last.GetValueOrDefault(person, Task.CompletedTask);
+
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         foreach (var press in await UnansweredAsync(stoppingToken))
             Send(press);
-        var last = new Dictionary<string, Task>();
         await foreach (var press in pressed.Reader.ReadAllAsync(stoppingToken))
         {
             if (last.Count >= MostKnown)
                 foreach (var (other, _) in last.Where(one => one.Value.IsCompleted).ToArray())
-                    last.Remove(other);
+                    last.TryRemove(other, out _);
             last[press.Person] = AfterAsync(
                 last.GetValueOrDefault(press.Person, Task.CompletedTask),
                 () => UntilAnsweredAsync(press, stoppingToken)
@@ -91,15 +97,20 @@ internal sealed partial class PressSender(
         try
         {
             await using var scope = scopes.CreateAsyncScope();
-            var (answer, refused) = await AskAsync(
+            var (done, refused) = await AskAsync(
                 scope.ServiceProvider.GetRequiredService<PressClient>().Registrar,
                 press,
                 cancellation
             );
             // It is done: whatever stops now, it is written down first.
-            await KeepAsync(press.Id, answer, refused);
+            await KeepAsync(
+                press.Id,
+                done is null ? null : JsonSerializer.Serialize(done.Answer, JsonSerializerOptions.Web),
+                refused
+            );
             // Whoever holds it knows at once, whether or not the registrar's events come.
-            records.Age(press.Person);
+            if (done is not null)
+                records.Take(press.Person, new(press.TermId), done.Standing);
             news.Tell(PageNews.Registration, new { term = press.TermId }, press.Person);
             return true;
         }
@@ -115,7 +126,7 @@ internal sealed partial class PressSender(
         }
     }
 
-    private static async Task<(string? Answer, string? Refused)> AskAsync(
+    private static async Task<(RegisteredLines? Done, string? Refused)> AskAsync(
         RegistrarClient registrar,
         PressRow row,
         CancellationToken cancellation
@@ -123,11 +134,13 @@ internal sealed partial class PressSender(
     {
         try
         {
-            var answer = await registrar.RegisterAsync(
-                new(row.Key, row.Person, row.TermId, PressLines.Read(row.LinesJson)),
-                cancellation
+            return (
+                await registrar.RegisterAsync(
+                    new(row.Key, row.Person, row.TermId, PressLines.Read(row.LinesJson)),
+                    cancellation
+                ),
+                null
             );
-            return (JsonSerializer.Serialize(answer, JsonSerializerOptions.Web), null);
         }
         catch (RefusedException refused)
         {

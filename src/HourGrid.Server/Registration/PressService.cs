@@ -22,8 +22,9 @@ internal sealed class PressService(
     /// Writes lines down and has them sent. The same key again is the same press; whoever sends it does not know what
     /// became of it.
     /// </summary>
+    /// <returns>The press as it is written down.</returns>
     /// <exception cref="Requests.RefusedException">The key belongs to other lines.</exception>
-    public async Task PressAsync(
+    public async Task<PressRecord> PressAsync(
         string person,
         TermId term,
         string key,
@@ -52,11 +53,12 @@ internal sealed class PressService(
             var before = written.Row;
             if (before.Person != person || before.TermId != term.Value || before.LinesJson != json)
                 throw Refusals.OtherPress();
-            return;
+            return RecordOf(before);
         }
         sender.Send(written.Row);
-        // Other windows show that it was sent.
-        news.Tell(PageNews.Registration, new { term = term.Value }, person);
+        // Other windows show that it was sent; the one that sent it knows.
+        news.Tell(PageNews.Registration, new { term = term.Value, sent = key }, person);
+        return RecordOf(written.Row);
     }
 
     /// <summary>All that a person sent in a term, the first first.</summary>

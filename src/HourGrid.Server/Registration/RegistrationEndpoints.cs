@@ -79,22 +79,19 @@ internal static class RegistrationEndpoints
         );
 
     /// <summary>Written down, and sent from there: what becomes of it is told when it is known.</summary>
-    private static async Task<PressedRecord> PressAsync(
+    private static Task<PressRecord> PressAsync(
         string term,
         Body<PressRequest> body,
         ClaimsPrincipal user,
         PressService presses,
         CurrentCatalogue catalogue
-    )
-    {
-        await presses.PressAsync(
+    ) =>
+        presses.PressAsync(
             EligibleCourses.NumberOf(user),
             IdOf(term, catalogue),
             body.Value.Key,
             body.Value.Lines
         );
-        return new(body.Value.Key);
-    }
 
     private static async Task<SeatNoticesRecord> AskToBeToldAsync(
         string term,

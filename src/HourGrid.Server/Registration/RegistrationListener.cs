@@ -2,6 +2,7 @@ using System.Text.Json;
 using HourGrid.Data;
 using HourGrid.Server.Mail;
 using HourGrid.Server.News;
+using HourGrid.Server.Records;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Wording;
 using Microsoft.EntityFrameworkCore;
@@ -14,14 +15,14 @@ namespace HourGrid.Server.Registration;
 /// </summary>
 internal sealed class RegistrationListener(
     IServiceScopeFactory scopes,
+    PressSender sender,
+    KnownRecords records,
     WriteTurns writes,
     Outbox outbox,
     PageNews news,
     TimeProvider clock
 ) : IRegistrarListener
 {
-    private const string Registration = "registration";
-    private const string Place = "place";
     private const int Only = 1;
 
     private long? kept;
@@ -39,15 +40,26 @@ internal sealed class RegistrationListener(
     public async Task TakeAsync(IReadOnlyList<RegistrarEvent> events, CancellationToken cancellation)
     {
         var happened = events
-            .Where(one => one.Kind is Registration or Place)
+            .Where(one => one.IsOfStanding)
             .Select(one => (one.Id, What: JsonSerializer.Deserialize<Happened>(one.Json, JsonSerializerOptions.Web)!))
             .ToArray();
         var told = happened.Where(one => NoticeWords.IsTold(one.What.What)).ToArray();
         // Where nothing has to be told, a start may as well begin a little before.
         if (told.Length > 0 || kept is null)
             await KeepAsync(told, events[^1].Id, cancellation);
-        foreach (var one in happened.DistinctBy(one => (one.What.Student, one.What.Term)))
-            news.Tell(PageNews.Registration, new { term = one.What.Term }, one.What.Student);
+        foreach (var (id, what) in happened.GroupBy(one => (one.What.Student, one.What.Term)).Select(all => all.Last()))
+            _ = TellAsync(id, what, mustBeTold: told.Any(one => one.What.Student == what.Student));
+    }
+
+    /// <summary>Tells pages of a change; what a press did is known by its answer, which they are told of.</summary>
+    private async Task TellAsync(long id, Happened what, bool mustBeTold)
+    {
+        if (!mustBeTold)
+            await sender.AnsweredAsync(what.Student);
+        if (!mustBeTold && records.IsTaken(what.Student, new(what.Term), id))
+            return;
+        records.AgeStanding(what.Student);
+        news.Tell(PageNews.Registration, new { term = what.Term }, what.Student);
     }
 
     public void Lose() { }

@@ -105,9 +105,6 @@ internal sealed record SeatNoticeRequest(
     [property: MinLength(1), MaxLength(PutByTimetable.MostSections)] IReadOnlySet<RegistrationNumber> Sections
 );
 
-/// <param name="Key">The key of the press that is being sent.</param>
-internal sealed record PressedRecord(string Key);
-
 /// <param name="SeatNotices">Of which seats the student wants to be told.</param>
 internal sealed record SeatNoticesRecord(IReadOnlyList<SeatNoticeRecord> SeatNotices);
 

@@ -5,7 +5,12 @@ namespace HourGrid.StandIns.Campus;
 /// <summary>Notes what happens in a change, for who listens.</summary>
 internal sealed class EventLog(CampusContext campus, DateTime nowUtc)
 {
-    public bool HasAny { get; private set; }
+    private EventRow? last;
+
+    public bool HasAny => last is not null;
+
+    /// <summary>The number of what happened last, once it is saved; null where nothing happened.</summary>
+    public long? LastId => last?.Id;
 
     /// <summary>When it happens, by the registrar’s clock.</summary>
     public DateTime NowUtc => nowUtc;
@@ -14,7 +19,7 @@ internal sealed class EventLog(CampusContext campus, DateTime nowUtc)
     public void Seats(SectionRow section) => Add("seats", section.Term, null, Registrar.SeatsRecord.Of(section));
 
     /// <summary>Something of a student's changed: what, by the kind.</summary>
-    public void OfStudent(string kind, string student, string term) => Add(kind, term, student, new { student });
+    public void OfStudent(string kind, string student, string term) => Add(kind, term, student, new { student, term });
 
     /// <summary>What a student holds or waits for is other than before.</summary>
     public void Registration(
@@ -45,16 +50,14 @@ internal sealed class EventLog(CampusContext campus, DateTime nowUtc)
 
     private void Add(string kind, string term, string? student, object what)
     {
-        HasAny = true;
-        campus.Events.Add(
-            new()
-            {
-                Kind = kind,
-                Term = term,
-                Student = student,
-                Json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web),
-                AtUtc = nowUtc,
-            }
-        );
+        last = new()
+        {
+            Kind = kind,
+            Term = term,
+            Student = student,
+            Json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web),
+            AtUtc = nowUtc,
+        };
+        campus.Events.Add(last);
     }
 }

@@ -107,9 +107,11 @@ internal static class RegistrationEndpoints
         if (catalogue.Of(term) is not { } snapshot)
             return Refused($"term: there is no term {term}.");
         await using var campus = await contexts.CreateDbContextAsync(cancellation);
+        // Before all else: what happens while it is read may be in it, or is told afterwards.
+        var last = await campus.Events.MaxAsync(row => (long?)row.Id, cancellation) ?? 0;
         var books = new TermBooks(campus, new EventLog(campus, clock.UtcNow), catalogue, snapshot);
-        return books.Student(student) is { } file
-            ? TypedResults.Ok(Standing.Of(campus, books, new LineFindings(books, catalogue), student, file))
+        return books.Student(student) is not null
+            ? TypedResults.Ok(Standing.Of(campus, books, catalogue, [student], last)[student])
             : TypedResults.Problem(
                 statusCode: StatusCodes.Status404NotFound,
                 detail: $"There is no student {student}."

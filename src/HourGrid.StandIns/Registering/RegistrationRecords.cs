@@ -47,10 +47,12 @@ internal sealed record LineRecord(
 /// <param name="AtUtc">When it was done, by the registrar's clock.</param>
 /// <param name="Lines">One for each line, in their order.</param>
 /// <param name="Warnings">What is worth knowing of all of it together, and refuses nothing.</param>
+/// <param name="Standing">What the student holds and waits for now; null where it was only looked at.</param>
 internal sealed record RegistrationAnswer(
     DateTime AtUtc,
     IReadOnlyList<LineResult> Lines,
-    IReadOnlyList<Finding> Warnings
+    IReadOnlyList<Finding> Warnings,
+    StandingRecord? Standing = null
 );
 
 /// <summary>What came of a line.</summary>
@@ -105,6 +107,7 @@ internal sealed record Finding(
 
 /// <summary>What a student holds and waits for in a term, and when the student may register.</summary>
 /// <param name="NowUtc">The time by the registrar’s clock.</param>
+/// <param name="LastEvent">What happened after this event is not in it.</param>
 /// <param name="Phase">The phase of the term; null before the first.</param>
 /// <param name="PhaseEndsUtc">When the next phase begins; null in the last.</param>
 /// <param name="OpensUtc">From when the student may register; null where that is not known yet.</param>
@@ -114,6 +117,7 @@ internal sealed record Finding(
 /// <param name="Credits">Credits held.</param>
 internal sealed record StandingRecord(
     DateTime NowUtc,
+    long LastEvent,
     string? Phase,
     DateTime? PhaseEndsUtc,
     DateTime? OpensUtc,

@@ -104,7 +104,51 @@ internal sealed class RegistrationTurns(CampusWrites writes, CampusCatalogue cat
             .ToArray();
         foreach (var one in books.Values)
             one.TellSeats();
-        return outcomes;
+        // Numbers are given when it is saved; it is undone with the rest if the rest fails.
+        campus.SaveChanges();
+        return WithStandings(campus, log, books, together, outcomes);
+    }
+
+    /// <summary>With what each student holds now, which is not kept: the same key later is told how things are then.</summary>
+    private Outcome[] WithStandings(
+        CampusContext campus,
+        EventLog log,
+        Dictionary<string, TermBooks> books,
+        List<Waiting> together,
+        Outcome[] outcomes
+    )
+    {
+        // Where nothing happened, all are known by their keys.
+        var last = log.LastId ?? campus.Events.Max(row => (long?)row.Id) ?? 0;
+        var done = together.Zip(outcomes).Where(one => one.Second.Answer is not null).ToArray();
+        var standings = done.GroupBy(one => one.First.Request.Term)
+            .ToDictionary(
+                term => term.Key,
+                term =>
+                    Standing.Of(
+                        campus,
+                        books[term.Key],
+                        catalogue,
+                        [.. term.Select(one => one.First.Request.Student).Distinct()],
+                        last
+                    )
+            );
+        return
+        [
+            .. together.Zip(
+                outcomes,
+                (one, outcome) =>
+                    outcome.Answer is { } answer
+                        ? outcome with
+                        {
+                            Answer = answer with
+                            {
+                                Standing = standings[one.Request.Term][one.Request.Student],
+                            },
+                        }
+                        : outcome
+            ),
+        ];
     }
 
     private sealed record Waiting(RegistrationRequest Request, TaskCompletionSource<RegistrationAnswer> Answer);

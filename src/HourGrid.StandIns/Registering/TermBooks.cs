@@ -26,6 +26,9 @@ internal sealed class TermBooks(
     private readonly Dictionary<string, SectionRow?> sections = [];
     private readonly Dictionary<string, SectionRow[]> pools = [];
     private readonly HashSet<SectionRow> changed = [];
+    private readonly Dictionary<string, WaitingRow[]> waitingOf = [];
+
+    // All of them, once anything is done to a line; until then those of each student who was read are enough.
     private List<WaitingRow>? waiting;
 
     public CatalogueSnapshot Snapshot => snapshot;
@@ -60,6 +63,12 @@ internal sealed class TermBooks(
                 )
                 .OrderBy(row => row.Id)
                 .ToLookup(row => row.Student);
+            var inLine = campus
+                .Waiting.Where(row => unread.Contains(row.Student) && row.Term == Term && row.EndedUtc == null)
+                .OrderBy(row => row.Id)
+                .ToLookup(row => row.Student);
+            foreach (var student in unread)
+                waitingOf[student] = [.. inLine[student]];
             foreach (var student in unread)
                 students[student] = RecordOf(student, records) is { } record
                     ? new(
@@ -116,16 +125,12 @@ internal sealed class TermBooks(
     public IReadOnlyList<WaitingRow> Waiting =>
         waiting ??= [.. campus.Waiting.Where(row => row.Term == Term && row.EndedUtc == null).OrderBy(row => row.Id)];
 
-    /// <summary>The places in line of one student, the oldest first; most have none, and need not have all others read.</summary>
-    public IReadOnlyList<WaitingRow> WaitingOf(string student) =>
-        waiting is null
-            ?
-            [
-                .. campus
-                    .Waiting.Where(row => row.Term == Term && row.EndedUtc == null && row.Student == student)
-                    .OrderBy(row => row.Id),
-            ]
-            : [.. waiting.Where(row => row.Student == student)];
+    /// <summary>The places in line of one student, the oldest first.</summary>
+    public IReadOnlyList<WaitingRow> WaitingOf(string student)
+    {
+        ReadAhead([student], []);
+        return waiting is null ? waitingOf[student] : [.. waiting.Where(row => row.Student == student)];
+    }
 
     /// <summary>Gives a student the seats of a bundle.</summary>
     public HeldBundle Register(string student, string course, IReadOnlyList<string> numbers)
