@@ -123,8 +123,9 @@ console.log(`${presses} students signed in within ${seconds(began)} s`);
 class Page {
   #isAsking = false;
   #isStale = false;
-  /** When it showed that all was answered; null until then. */
-  answeredAt = null;
+  #see;
+  /** Ends when it shows that all that was sent is answered. */
+  seen = new Promise((resolve) => (this.#see = resolve));
   registration = null;
 
   constructor(student) {
@@ -139,7 +140,7 @@ class Page {
       this.#isStale = false;
       this.registration = JSON.parse((await this.student.send('GET', registration)).text);
       const { presses: sent } = this.registration;
-      if (sent.length > 0 && sent.every((press) => press.answeredUtc)) this.answeredAt ??= performance.now();
+      if (sent.length > 0 && sent.every((press) => press.answeredUtc)) this.#see();
     }
     this.#isAsking = false;
   }
@@ -190,10 +191,12 @@ const planning = evenly(
 );
 await new Promise((resolve) => setTimeout(resolve, 2_000));
 
+const pressed = [];
 await Promise.all(
   students.map(async (student, index) => {
     await new Promise((resolve) => setTimeout(resolve, (index * 1000) / presses));
     const at = performance.now();
+    pressed[index] = Date.now();
     await figures.measure('taken', () =>
       student.sendBlindly('POST', `${registration}/presses`, {
         key: randomBytes(16).toString('hex'),
@@ -208,14 +211,17 @@ await Promise.all(
         })),
       }),
     );
-    while (pages[index].answeredAt === null) await new Promise((resolve) => setTimeout(resolve, 5));
-    figures.of('seen').push(pages[index].answeredAt - at);
+    await pages[index].seen;
+    figures.of('seen').push(performance.now() - at);
   }),
 );
 isOver = true;
 await planning;
 const outcomes = pages.map((page) => page.registration);
 const answers = outcomes.map(({ presses: [press] }) => press);
+for (const [index, press] of answers.entries())
+  // One machine, one clock.
+  figures.of('answered').push(Date.parse(press.answeredUtc) - pressed[index]);
 const held = outcomes.flatMap(({ standing }) => standing.held).length;
 console.log(figures.lines(`${presses} presses within a second for ${seats * sections.length} seats`, 1));
 console.log(
