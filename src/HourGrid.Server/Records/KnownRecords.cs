@@ -14,8 +14,8 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
 {
     private const int MostRemembered = 40_000;
     private const string Changed = "changed";
-    private const string StandingChanged = "standing changed";
-    private const string Taken = "standing taken";
+    private const string StandingChanged = "standing-changed";
+    private const string Taken = "standing-taken";
     private static readonly TimeSpan Fresh = TimeSpan.FromMinutes(1);
     private static readonly TimeSpan Remembered = TimeSpan.FromHours(12);
 

@@ -11,7 +11,7 @@ internal static class RegistrationSetup
     private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(60);
 
     /// <summary>When many press, many are sent at once; opening a connection for each would take longer than waiting.</summary>
-    private const int MostConnections = 100;
+    private const int MostConnections = 32;
 
     public static void AddRegistration(this IServiceCollection services, IConfiguration configuration)
     {
