@@ -1,3 +1,4 @@
+using System.Net.ServerSentEvents;
 using System.Text.Json.Nodes;
 using static HourGrid.Server.Tests.Pressing;
 
@@ -86,6 +87,30 @@ public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<C
             await pressing;
             await DoneAsync(((round + 1) * AtOnce) - 1, await browser.AnsweredAsync((round + 1) * AtOnce));
         }
+    }
+
+    [Fact]
+    public async Task Pages_are_told_once_that_a_press_was_sent_and_once_that_it_is_answered()
+    {
+        const int Some = 5;
+        using var news = await browser.GetAsync("/api/news", HttpCompletionOption.ResponseHeadersRead);
+        await using var events = SseParser
+            .Create(await news.Content.ReadAsStreamAsync())
+            .EnumerateAsync()
+            .GetAsyncEnumerator();
+        for (var press = 0; press < Some; press++)
+        {
+            await browser.PressUntilTakenAsync(NewKey(), LineOf(press));
+            await browser.AnsweredAsync(press + 1);
+        }
+        // The registrar tells in order: when this is heard, all else was told.
+        await campus.ClerkAsync("seats", ("term", "2027SP"), ("number", "10214"), ("capacity", "60"), ("enrolled", "1"));
+        var told = new List<string>();
+        while (await events.MoveNextAsync() && !events.Current.Data.Contains("TID 210", StringComparison.Ordinal))
+            if (events.Current.EventType == "registration")
+                told.Add(events.Current.Data);
+        Assert.Equal(Some, told.Count(one => one.Contains("\"sent\"", StringComparison.Ordinal)));
+        Assert.Equal(Some, told.Count(one => !one.Contains("\"sent\"", StringComparison.Ordinal)));
     }
 
     private async Task PressInTurnAsync(int first, int count, int falling, TaskCompletionSource falls)
