@@ -176,7 +176,8 @@ const clients = await all(listeners, 32, (index) =>
   listen(students[index % presses].headers, (event) => {
     heard++;
     // A page knows what it sent itself.
-    if (index < presses && event.includes('event: registration') && !event.includes('"sent"')) void pages[index].refresh();
+    if (index < presses && event.includes('event: registration') && !event.includes('"sent"'))
+      void pages[index].refresh();
     if (index === 0 && event.includes('event: seats')) waiting.get('seats')?.(performance.now());
   }),
 );

@@ -104,7 +104,13 @@ public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<C
             await browser.AnsweredAsync(press + 1);
         }
         // The registrar tells in order: when this is heard, all else was told.
-        await campus.ClerkAsync("seats", ("term", "2027SP"), ("number", "10214"), ("capacity", "60"), ("enrolled", "1"));
+        await campus.ClerkAsync(
+            "seats",
+            ("term", "2027SP"),
+            ("number", "10214"),
+            ("capacity", "60"),
+            ("enrolled", "1")
+        );
         var told = new List<string>();
         while (await events.MoveNextAsync() && !events.Current.Data.Contains("TID 210", StringComparison.Ordinal))
             if (events.Current.EventType == "registration")

@@ -34,6 +34,7 @@ const result = (outcome: string, sections: string[] = [], ...kinds: string[]): L
 const nothing: Registration = {
   standing: {
     nowUtc: '2026-12-01T00:00:00Z',
+    lastEvent: 1,
     phase: 'open',
     phaseEndsUtc: null,
     opensUtc: null,

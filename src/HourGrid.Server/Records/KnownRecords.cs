@@ -127,19 +127,11 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
         lock (entering)
             return known.TryGetValue(key, out Said<T>? before) && before!.AsOf > said.AsOf
                 ? before
-                : known.Set(
-                    key,
-                    said,
-                    new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Remembered }
-                );
+                : known.Set(key, said, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Remembered });
     }
 
     private void Note<T>(object key, T what) =>
-        known.Set(
-            key,
-            what,
-            new MemoryCacheEntryOptions { Size = 1, AbsoluteExpirationRelativeToNow = Fresh }
-        );
+        known.Set(key, what, new MemoryCacheEntryOptions { Size = 1, AbsoluteExpirationRelativeToNow = Fresh });
 
     private static object StandingOf(string student, TermId term) => (student, term, "standing");
 

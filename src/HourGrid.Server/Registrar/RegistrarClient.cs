@@ -152,11 +152,7 @@ internal sealed class RegistrarClient(HttpClient http)
     public Task<RegisteredLines> RegisterAsync(RegistrationRequest request, CancellationToken cancellation) =>
         AskAsync(() => SendLinesAsync<RegisteredLines>("registrations", request, cancellation), cancellation);
 
-    private async Task<T> SendLinesAsync<T>(
-        string to,
-        RegistrationRequest request,
-        CancellationToken cancellation
-    )
+    private async Task<T> SendLinesAsync<T>(string to, RegistrationRequest request, CancellationToken cancellation)
     {
         using var response = await http.PostAsJsonAsync(
             new Uri(to, UriKind.Relative),
@@ -166,9 +162,7 @@ internal sealed class RegistrarClient(HttpClient http)
         );
         if (response.StatusCode == HttpStatusCode.UnprocessableEntity)
             throw Refusals.LinesNotTaken(await DetailAsync(response, cancellation));
-        return await response
-                .EnsureSuccessStatusCode()
-                .Content.ReadFromJsonAsync<T>(Strict, cancellation)
+        return await response.EnsureSuccessStatusCode().Content.ReadFromJsonAsync<T>(Strict, cancellation)
             ?? throw new JsonException();
     }
 

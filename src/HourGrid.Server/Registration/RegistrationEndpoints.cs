@@ -85,13 +85,7 @@ internal static class RegistrationEndpoints
         ClaimsPrincipal user,
         PressService presses,
         CurrentCatalogue catalogue
-    ) =>
-        presses.PressAsync(
-            EligibleCourses.NumberOf(user),
-            IdOf(term, catalogue),
-            body.Value.Key,
-            body.Value.Lines
-        );
+    ) => presses.PressAsync(EligibleCourses.NumberOf(user), IdOf(term, catalogue), body.Value.Key, body.Value.Lines);
 
     private static async Task<SeatNoticesRecord> AskToBeToldAsync(
         string term,

@@ -47,7 +47,9 @@ internal sealed class RegistrationListener(
         // Where nothing has to be told, a start may as well begin a little before.
         if (told.Length > 0 || kept is null)
             await KeepAsync(told, events[^1].Id, cancellation);
-        foreach (var (id, what) in happened.GroupBy(one => (one.What.Student, one.What.Term)).Select(all => all.Last()))
+        foreach (
+            var (id, what) in happened.GroupBy(one => (one.What.Student, one.What.Term)).Select(all => all.Last())
+        )
             _ = TellAsync(id, what, mustBeTold: told.Any(one => one.What.Student == what.Student));
     }
 

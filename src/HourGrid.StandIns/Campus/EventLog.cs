@@ -19,7 +19,8 @@ internal sealed class EventLog(CampusContext campus, DateTime nowUtc)
     public void Seats(SectionRow section) => Add("seats", section.Term, null, Registrar.SeatsRecord.Of(section));
 
     /// <summary>Something of a student's changed: what, by the kind.</summary>
-    public void OfStudent(string kind, string student, string term) => Add(kind, term, student, new { student, term });
+    public void OfStudent(string kind, string student, string term) =>
+        Add(kind, term, student, new { student, term });
 
     /// <summary>What a student holds or waits for is other than before.</summary>
     public void Registration(

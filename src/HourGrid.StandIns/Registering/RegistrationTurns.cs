@@ -141,10 +141,7 @@ internal sealed class RegistrationTurns(CampusWrites writes, CampusCatalogue cat
                     outcome.Answer is { } answer
                         ? outcome with
                         {
-                            Answer = answer with
-                            {
-                                Standing = standings[one.Request.Term][one.Request.Student],
-                            },
+                            Answer = answer with { Standing = standings[one.Request.Term][one.Request.Student] },
                         }
                         : outcome
             ),
