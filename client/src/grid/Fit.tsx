@@ -12,9 +12,11 @@ type Props = {
  * the colour that they stand on, with which they cover each other.
  */
 export function Fit({ forms, className = '' }: Props) {
+  // One that is longer than a later one would show behind it.
+  const growing = forms.filter((form, at) => forms.slice(at + 1).every((one) => one.length >= form.length));
   return (
     <span className={`relative block h-[1lh] ${className}`}>
-      {forms.map((form) => (
+      {growing.map((form) => (
         <span key={form} className="absolute inset-0 flex flex-wrap overflow-hidden">
           <span className="h-[1lh] w-0" />
           <span className="bg-(--behind) whitespace-nowrap">{form}</span>

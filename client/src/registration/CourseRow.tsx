@@ -40,7 +40,7 @@ export function CourseRow(props: RowProps) {
     <li
       data-course={state.course}
       data-state={state.kind}
-      className="grid grid-cols-[14px_minmax(170px,1.1fr)_minmax(150px,0.9fr)_minmax(120px,0.6fr)_minmax(200px,2fr)_auto] items-center gap-x-4 gap-y-1 border-t border-rule py-2.5 text-12 max-md:grid-cols-[14px_1fr] max-md:items-start print:py-1"
+      className="grid grid-cols-[14px_minmax(170px,1.1fr)_minmax(150px,0.9fr)_minmax(120px,0.6fr)_minmax(200px,1.6fr)_minmax(180px,0.8fr)] items-center gap-x-4 gap-y-1 border-t border-rule py-2.5 text-12 max-md:grid-cols-[14px_1fr] max-md:items-start print:py-1"
     >
       <span
         aria-hidden="true"

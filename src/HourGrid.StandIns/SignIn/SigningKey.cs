@@ -23,8 +23,15 @@ internal static class SigningKey
         }
         // Whole or not at all: half a key would stop every later start.
         var part = $"{file}.part";
-        File.WriteAllText(part, key.ExportPkcs8PrivateKeyPem());
-        File.SetUnixFileMode(part, UnixFileMode.UserRead | UnixFileMode.UserWrite);
+        File.Delete(part);
+        var owner = new FileStreamOptions
+        {
+            Mode = FileMode.CreateNew,
+            Access = FileAccess.Write,
+            UnixCreateMode = UnixFileMode.UserRead | UnixFileMode.UserWrite,
+        };
+        using (var text = new StreamWriter(part, owner))
+            text.Write(key.ExportPkcs8PrivateKeyPem());
         File.Move(part, file);
         return new RsaSecurityKey(key);
     }
