@@ -103,7 +103,7 @@ public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<C
             await browser.PressUntilTakenAsync(NewKey(), LineOf(press));
             await browser.AnsweredAsync(press + 1);
         }
-        // The registrar tells in order: when this is heard, all else was told.
+        // The registrar tells in order: when this is heard, so is what the presses did.
         await campus.ClerkAsync(
             "seats",
             ("term", "2027SP"),

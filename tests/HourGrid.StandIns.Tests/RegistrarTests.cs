@@ -121,7 +121,8 @@ public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<Runni
         var last = await LastEventAsync(registrar);
         var listening = EventsAsync(registrar, last, 1, "seats");
         await SetEnrolledAsync("10203", 7);
-        Assert.Equal("seats", (await listening).Single().EventType);
+        var told = JsonNode.Parse((await listening).Single().Data)!;
+        Assert.Equal(("10203", 7), (told["number"]!.GetValue<string>(), told["enrolled"]!.GetValue<int>()));
     }
 
     [Fact]

@@ -58,11 +58,11 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     /// </summary>
     public async Task<KnownStanding?> StandingOfAsync(string student, TermId term, CancellationToken cancellation)
     {
-        var ofStudent = LastChangeOf(student);
+        var ofAll = LastChangeOf(student);
         var ofStanding = known.Get<DateTimeOffset>((student, StandingChanged));
         var said = await SaidAsync(
-            StandingOf(student, term),
-            ofStanding > ofStudent ? ofStanding : ofStudent,
+            StandingKey(student, term),
+            ofStanding > ofAll ? ofStanding : ofAll,
             registrar => registrar.StandingAsync(student, term, cancellation)
         );
         return said is null
@@ -73,7 +73,7 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     /// <summary>Takes what the registrar said of a standing without being asked.</summary>
     public void Take(string student, TermId term, Standing standing)
     {
-        Keep(StandingOf(student, term), new Said<Standing?>(standing, clock.GetUtcNow(), IsCurrent: true));
+        Keep(StandingKey(student, term), new Said<Standing?>(standing, clock.GetUtcNow(), IsCurrent: true));
         Note((student, term, Taken), standing.LastEvent);
     }
 
@@ -133,7 +133,7 @@ internal sealed class KnownRecords(IServiceScopeFactory scopes, TimeProvider clo
     private void Note<T>(object key, T what) =>
         known.Set(key, what, new MemoryCacheEntryOptions { Size = 1, AbsoluteExpirationRelativeToNow = Fresh });
 
-    private static object StandingOf(string student, TermId term) => (student, term, "standing");
+    private static object StandingKey(string student, TermId term) => (student, term, "standing");
 
     private DateTimeOffset LastChangeOf(string student)
     {

@@ -57,9 +57,11 @@ internal sealed class RegistrationListener(
     private async Task TellAsync(long id, Happened what, bool mustBeTold)
     {
         if (!mustBeTold)
+        {
             await sender.AnsweredAsync(what.Student);
-        if (!mustBeTold && records.IsTaken(what.Student, new(what.Term), id))
-            return;
+            if (records.IsTaken(what.Student, new(what.Term), id))
+                return;
+        }
         records.AgeStanding(what.Student);
         news.Tell(PageNews.Registration, new { term = what.Term }, what.Student);
     }

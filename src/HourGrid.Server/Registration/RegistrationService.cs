@@ -1,18 +1,15 @@
 using HourGrid.Core.Catalogue;
 using HourGrid.Core.PutBy;
 using HourGrid.Core.Registration;
-using HourGrid.Data;
 using HourGrid.Server.Catalogue;
 using HourGrid.Server.Records;
 using HourGrid.Server.Registrar;
 using HourGrid.Server.Wording;
-using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.Server.Registration;
 
 /// <summary>What a student holds, what would come of lines, and the lines that make a choice or a change come true.</summary>
 internal sealed class RegistrationService(
-    HourGridContext database,
     KnownRecords records,
     RegistrarClient registrar,
     PressService presses,
@@ -32,8 +29,6 @@ internal sealed class RegistrationService(
             NowUtc = known.Standing.NowUtc + (clock.GetUtcNow() - known.AsOf),
         };
         registrarClock.Read(standing.NowUtc);
-        // Opened once for all that is read; opening is what costs.
-        await database.Database.OpenConnectionAsync(cancellation);
         return new(
             standing,
             known.AsOf.UtcDateTime,
