@@ -194,7 +194,7 @@ export function OpenSketch({ term, sketch }: Props) {
       leaves={leaves}
       leavesNone={walk.isNone && !walk.isBehind}
       answered={drawn?.blocks ?? null}
-      isBusy={walk.isBehind}
+      isBusy={walk.isBehind || walk.isInViewOld}
       onDraft={draw}
       onBlock={({ before, after }) => change((now) => replaceBlock(now, before, after))}
       onOpenBlock={setOpenBlock}
