@@ -5,6 +5,7 @@ import { termsQuery, visitQuery } from '@/api/queries';
 import { ErrorBoundary } from '@/ui/ErrorBoundary';
 import { Failure, Loading } from '@/ui/States';
 import { lazyPlace } from './lazyPlace';
+import { Notices } from './Notices';
 import { NotSaved } from './NotSaved';
 import { placeOf } from './places';
 import { TopBar } from './TopBar';
@@ -66,6 +67,7 @@ function Shell() {
     <div className="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
       <TopBar />
       <NotSaved />
+      <Notices />
       {visit.isError ? (
         <Failure
           what={wording.hourGridDidNotAnswer}

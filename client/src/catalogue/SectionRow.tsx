@@ -5,6 +5,7 @@ import { fullDay, sayDays, shortDay } from '@/wording/days';
 import { sayMode } from '@/wording/modes';
 import { sayWeeks } from '@/wording/weeks';
 import { saySeats, sayWaitlist } from '@/domain/seats';
+import { TellMe } from '@/domain/TellMe';
 import { useCampusNames } from '@/domain/useCampusNames';
 import { lettersFor, type MeetingLine, meetingLines } from '@/grid/meetings';
 
@@ -77,6 +78,15 @@ export function SectionRow(props: Props) {
         </div>
         <div className="w-[84px] shrink-0 max-md:ml-[66px] max-md:flex-1">
           <Seats section={section} />
+          {section.freeSeats === 0 && section.status !== 'cancelled' && (
+            <TellMe
+              term={term.id}
+              sections={[section.number]}
+              what={sayComponent(section)}
+              says={wording}
+              className="mt-1 px-1.5! py-0! text-11! whitespace-nowrap"
+            />
+          )}
           <div className="text-12 text-mute tabular-nums">
             {standing !== null && (standing === '0' ? wording.inNone : wording.inStanding(standing))}
           </div>

@@ -1,5 +1,6 @@
-import type { Line, Press } from '@/api/client';
-import { sendPress } from '@/api/registrationQueries';
+import type { QueryClient } from '@tanstack/react-query';
+import type { Line } from '@/api/client';
+import { addPress, sendPress } from '@/api/registrationQueries';
 import { forget, recall, remember } from '@/lib/browserStore';
 import { newId } from '@/lib/newId';
 
@@ -31,10 +32,9 @@ const sentHere = new Set<string>();
 /** Whether this window sent a press: what becomes of it is shown without asking. */
 export const isSentHere = (key: string): boolean => sentHere.has(key);
 
-/** Sends a press; once the server has it, it need not be remembered here. */
-export async function deliverPress(term: string, press: UnsentPress): Promise<Press> {
+/** Sends a press; once the server has it, it is shown, and need not be remembered here. */
+export async function deliverPress(client: QueryClient, term: string, press: UnsentPress): Promise<void> {
   sentHere.add(press.key);
-  const taken = await sendPress(term, press.key, press.lines);
+  addPress(client, term, await sendPress(term, press.key, press.lines));
   forgetPress(term);
-  return taken;
 }

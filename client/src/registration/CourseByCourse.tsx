@@ -2,8 +2,9 @@ import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { CourseRow } from './CourseRow';
 import { answeredAfter, sentAt } from './pressTimes';
-import { generalFindings } from './courseStates';
+import { blocking, type CourseState, forSeats, generalFindings } from './courseStates';
 import { FindingLine } from './FindingLine';
+import { SeatNotices } from './SeatNotices';
 import type { ChoiceView } from './useChoice';
 import type { Registered } from './useRegistered';
 import { wording } from '@/wording/registration/CourseByCourse';
@@ -63,6 +64,16 @@ export function CourseByCourse(props: Props) {
           <CourseRow key={state.key} state={state} {...props} />
         ))}
       </ul>
+      <SeatNotices term={props.visit.term.id} full={fullOf(registered.states)} />
     </section>
+  );
+}
+
+/** What stands against being registered for want of seats alone, course by course. */
+function fullOf(states: readonly CourseState[]): { course: string; sections: readonly string[] }[] {
+  return states.filter(
+    (state) =>
+      (state.kind === 'planned' || state.kind === 'refused') &&
+      blocking(state.now).some((finding) => forSeats.includes(finding.kind)),
   );
 }

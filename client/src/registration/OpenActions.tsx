@@ -1,31 +1,19 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { addSeatNotice, removeSeatNotice } from '@/api/registrationQueries';
-import { isSame } from '@/lib/isSame';
+import { TellMe } from '@/domain/TellMe';
 import { Button } from '@/ui/Button';
-import { blocking } from './courseStates';
+import { blocking, forSeats } from './courseStates';
 import type { RowProps } from './CourseRow';
 import { sayBundle } from './sayBundle';
 import { useOpenChange } from './useOpenChange';
 import { wording } from '@/wording/registration/OpenActions';
 
 const small = 'px-2! py-0.5! text-12! whitespace-nowrap';
-const forSeats = ['full', 'waitlistFull', 'sectionClosed', 'cancelled'];
 
 /** The next best thing for a course that is not held, each with one press. */
 export function OpenActions({ state, visit, view, registered }: RowProps) {
-  const client = useQueryClient();
   const { term } = visit;
   const { standing, pressing } = registered;
   const change = useOpenChange(visit, standing);
   const open = state.kind === 'planned' || state.kind === 'refused' ? state : null;
-  const wanted = [...(open?.sections ?? [])].sort();
-  const notice = standing.seatNotices.find((one) => isSame([...one.sections].sort(), wanted));
-  const tell = useMutation({
-    mutationFn: async () => {
-      await (notice ? removeSeatNotice(term.id, notice.id) : addSeatNotice(term.id, wanted));
-    },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['registration', term.id] }),
-  });
   if (!open?.line) return null;
   const { line, now } = open;
   const against = blocking(now);
@@ -67,16 +55,7 @@ export function OpenActions({ state, visit, view, registered }: RowProps) {
           {wording.wait}
         </Button>
       )}
-      {isFull && (
-        <Button
-          className={small}
-          aria-pressed={notice !== undefined}
-          disabled={tell.isPending}
-          onClick={() => tell.mutate()}
-        >
-          {notice ? wording.isTold : wording.tellMe}
-        </Button>
-      )}
+      {isFull && <TellMe term={term.id} sections={open.sections} what={state.course} className={small} />}
       {state.kind === 'refused' && standing.standing.held.length > 0 && (
         <Button
           className={small}
@@ -88,9 +67,9 @@ export function OpenActions({ state, visit, view, registered }: RowProps) {
           {wording.bestOfRest}
         </Button>
       )}
-      {(tell.error ?? change.problem) && (
+      {change.problem && (
         <span role="alert" className="text-brick">
-          {tell.error?.message ?? change.problem}
+          {change.problem}
         </span>
       )}
     </>

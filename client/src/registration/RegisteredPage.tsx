@@ -12,7 +12,6 @@ import { CourseByCourse } from './CourseByCourse';
 import type { CourseState } from './courseStates';
 import { Heading } from './Heading';
 import { History } from './History';
-import { Notices } from './Notices';
 import { RecordToKeep } from './RecordToKeep';
 import { Second } from './Second';
 import { SectionTable } from './SectionTable';
@@ -62,7 +61,6 @@ export function RegisteredPage({ visit, edits, standing }: Props) {
         onRecord={() => setOpen('record')}
       />
       <Unsent pressing={registered.pressing} />
-      <Notices term={term.id} registration={standing} />
       <TurnBar term={term.id} registered={registered} />
       {!standing.isCurrent && (
         <p role="alert" className="border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick">

@@ -80,7 +80,8 @@ export function SectionTable({ visit, choice, view, edits }: Props) {
 }
 
 // On a phone a row is a card: what stands in it says itself what it is.
-const row = wording.borderTBorderHairAlign;
+const row =
+  'border-t border-hair align-top max-md:flex max-md:flex-wrap max-md:gap-x-3 max-md:py-1.5 max-md:[&>td]:p-0';
 
 type RowProps = Props & {
   order: number;

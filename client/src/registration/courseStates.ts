@@ -170,3 +170,6 @@ export function distinct(findings: readonly Finding[]): Finding[] {
 export function blocking(result: LineResult | null) {
   return result?.findings.filter((finding) => !finding.isWarning && finding.kind !== 'notYourTurn') ?? [];
 }
+
+/** Findings for want of a seat. */
+export const forSeats: readonly string[] = ['full', 'waitlistFull', 'sectionClosed', 'cancelled'];

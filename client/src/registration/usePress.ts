@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ApiError, type Line } from '@/api/client';
-import { addPress } from '@/api/registrationQueries';
 import { deliverPress, forgetPress, newPress, recallPress, type UnsentPress } from '@/domain/unsentPress';
 import type { Registration } from '@/api/client';
 
@@ -35,21 +34,15 @@ export function usePress(term: string, registration: Registration) {
     };
     const timer = setTimeout(
       () =>
-        void deliverPress(term, unsent).then(
-          (taken) => {
-            addPress(client, term, taken);
-            settle();
-          },
-          (error: unknown) => {
-            if (isOver) return;
-            if (error instanceof ApiError && error.mayPass) {
-              setTries((count) => count + 1);
-              return;
-            }
-            setProblem(error instanceof Error ? error.message : String(error));
-            settle();
-          },
-        ),
+        void deliverPress(client, term, unsent).then(settle, (error: unknown) => {
+          if (isOver) return;
+          if (error instanceof ApiError && error.mayPass) {
+            setTries((count) => count + 1);
+            return;
+          }
+          setProblem(error instanceof Error ? error.message : String(error));
+          settle();
+        }),
       tries === 0 ? 0 : pauses[Math.min(tries, pauses.length) - 1],
     );
     return () => {

@@ -1,11 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Ask, Ranked, Sketch } from '@/api/client';
-import { meQuery } from '@/api/recordQueries';
-import { changeQuery, registrationQuery } from '@/api/registrationQueries';
+import { changeQuery } from '@/api/registrationQueries';
 import { keepSections, markSection } from '@/domain/edits';
 import { deliverPress, newPress } from '@/domain/unsentPress';
+import { useRegistration } from '@/domain/useRegistration';
 import { Button } from '@/ui/Button';
 import { FewestChanges } from './FewestChanges';
 import { wording } from '@/wording/workbench/ChangeBar';
@@ -21,10 +21,9 @@ type Props = {
 
 /** In a sketch that begins with what is held: what stays, what the timetable in view would change, and the press. */
 export function ChangeBar({ sketch, ask, inView, change, onShow }: Props) {
-  const me = useQuery(meQuery);
   const { term } = sketch;
-  const isStudent = me.data?.person?.role === 'student';
-  const standing = useQuery({ ...registrationQuery(term), enabled: isStudent });
+  const client = useQueryClient();
+  const standing = useRegistration(term);
   const held = standing.data?.standing.held ?? [];
   const isOfHeld = held.length > 0 && sketch.ask.registered.length > 0;
   const plan = useQuery({
@@ -42,7 +41,7 @@ export function ChangeBar({ sketch, ask, inView, change, onShow }: Props) {
     setSending(true);
     const press = newPress(term, plan.data.lines);
     try {
-      await deliverPress(term, press);
+      await deliverPress(client, term, press);
       await navigate(`/${term}/registration`);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : wording.couldNotBeSent);

@@ -1,6 +1,10 @@
 using HourGrid.Core.Catalogue;
+using HourGrid.Core.Registration;
+using HourGrid.Core.Timetables;
 using HourGrid.Data;
+using HourGrid.Server.Catalogue;
 using HourGrid.Server.News;
+using HourGrid.Server.Registrar;
 using HourGrid.Server.Wording;
 using Microsoft.EntityFrameworkCore;
 
@@ -11,6 +15,7 @@ internal sealed class NoticeService(
     HourGridContext database,
     WriteTurns writes,
     SeatWatch watch,
+    CurrentCatalogue catalogue,
     PageNews news,
     TimeProvider clock
 )
@@ -35,10 +40,11 @@ internal sealed class NoticeService(
             ).Select(row => new NoticeRecord(
                 row.Id,
                 row.Kind,
-                row.Sections,
+                Noticed(row.Sections, term),
                 row.Sentence,
                 DateTime.SpecifyKind(row.AtUtc, DateTimeKind.Utc),
-                row.SeenUtc is not null
+                row.SeenUtc is not null,
+                row.Kind == NoticeWords.Seat && row.SeenUtc is null ? LinesFor(row.Sections, term) : []
             )),
         ];
 
@@ -59,7 +65,7 @@ internal sealed class NoticeService(
                     .ToListAsync(cancellation)
             ).Select(row => new SeatNoticeRecord(
                 row.Id,
-                row.Sections,
+                Noticed(row.Sections, term),
                 row.EndsUtc is { } ends ? DateTime.SpecifyKind(ends, DateTimeKind.Utc) : null
             )),
         ];
@@ -130,5 +136,20 @@ internal sealed class NoticeService(
             await transaction.CommitAsync(cancellation);
         }
         news.Tell(PageNews.Registration, new { term = term.Value }, person);
+    }
+
+    private IReadOnlyList<LineToRegister> LinesFor(IReadOnlyList<string> numbers, TermId term)
+    {
+        var snapshot = catalogue.Get(term.Value);
+        var courses = HeldCourse.Among(snapshot, numbers.Select(number => new RegistrationNumber(number)));
+        return courses.All(one => WholeBundle.Of(snapshot.Find(one.Course)!, one.Sections.ToHashSet()) is not null)
+            ? [.. courses.Select(one => PressLines.Of(new(one.Course, one.Sections)))]
+            : [];
+    }
+
+    private IReadOnlyList<NoticedSection> Noticed(IReadOnlyList<string> numbers, TermId term)
+    {
+        var snapshot = catalogue.Get(term.Value);
+        return [.. numbers.Select(number => NoticedSection.Of(number, snapshot))];
     }
 }

@@ -46,19 +46,34 @@ internal sealed record PressRecord(
 /// <param name="Sentence">What it says.</param>
 /// <param name="AtUtc">When.</param>
 /// <param name="IsSeen">Whether it was seen.</param>
+/// <param name="Lines">What registers its sections, where they are whole courses of which there are seats; empty once it was seen.</param>
 internal sealed record NoticeRecord(
     long Id,
     string Kind,
-    IReadOnlyList<string> Sections,
+    IReadOnlyList<NoticedSection> Sections,
     string Sentence,
     DateTime AtUtc,
-    bool IsSeen
+    bool IsSeen,
+    IReadOnlyList<LineToRegister> Lines
 );
 
 /// <param name="Id">Which.</param>
 /// <param name="Sections">The sections that all need a seat.</param>
 /// <param name="EndsUtc">When it ends with its phase; null where that is not known.</param>
-internal sealed record SeatNoticeRecord(long Id, IReadOnlyList<string> Sections, DateTime? EndsUtc);
+internal sealed record SeatNoticeRecord(long Id, IReadOnlyList<NoticedSection> Sections, DateTime? EndsUtc);
+
+/// <param name="Number">Its registration number.</param>
+/// <param name="Course">Its course; empty where the catalogue no longer has the section.</param>
+/// <param name="Label">Its label within the course; empty likewise.</param>
+internal sealed record NoticedSection(string Number, string Course, string Label)
+{
+    public static NoticedSection Of(string number, CatalogueSnapshot snapshot) =>
+        new(
+            number,
+            snapshot.CourseOf(new(number))?.Course.Id.Value ?? "",
+            snapshot.Find(new RegistrationNumber(number))?.Section.Label ?? ""
+        );
+}
 
 /// <param name="Picks">What is picked, with the choice whose lines are wanted.</param>
 /// <param name="Order">Sections in the order to get them.</param>

@@ -22,7 +22,7 @@ internal static class NoticeWords
             .Select(course =>
                 $"{course.Key} {Saying.List([.. course.Select(number => $"{snapshot.Find(number)?.Section.Label} ({number.Value})")])}"
             );
-        return $"There is a seat: {string.Join(", ", said)}. Hour Grid registers it with one press.";
+        return $"There is a seat: {string.Join(", ", said)}. Whoever registers first has it.";
     }
 
     public static string Of(string what, string course, string why) =>

@@ -201,10 +201,28 @@ test('what is held is changed by a sketch that begins with it, and a seat is tol
     const row = registration.row('MUS 101');
     await row.getByRole('button', { name: 'Tell me when there is a seat' }).click();
     await expect(row.getByRole('button', { name: 'You are told of a seat' })).toBeVisible();
+    const told = page.getByRole('listitem').filter({ hasText: 'Do not tell me' });
+    await expect(told).toHaveCount(1);
+    // Of that section alone, too: in the Catalogue, for whatever stands there.
+    await page.goto(`/${term}/catalogue?q=MUS+101`);
+    await page.getByText('Hearing Structure').first().click();
+    const ofSection = page
+      .getByRole('listitem')
+      .filter({ hasText: seat })
+      .getByRole('button', { name: /^Seat notice/ });
+    await ofSection.click();
+    await expect(ofSection).toHaveAttribute('aria-pressed', 'true');
+
+    // Told in whatever place one is; a course taken whole is registered from there.
     await setSeats(clerk, server.campus, seat, 15, 14);
-    await expect(page.getByText(/^There is a seat: MUS 101/)).toBeVisible();
-    await row.getByRole('button', { name: 'Register MUS 101 alone' }).click();
+    const happened = page.getByRole('list', { name: 'What happened' }).getByRole('listitem');
+    await expect(happened).toHaveCount(2);
+    await expect(happened.first()).toContainText('There is a seat: MUS 101');
+    await expectNoFaults(page);
+    await page.getByRole('button', { name: 'Register MUS 101 now' }).click();
     await expect(registration.row('MUS 101', 'held')).toBeVisible();
+    await expect(happened).toHaveCount(0);
+    await expect(told).toHaveCount(0);
   } finally {
     await server.stop();
   }

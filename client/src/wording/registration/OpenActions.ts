@@ -4,7 +4,5 @@ export const wording = {
   takeInstead: (bundle: string) => `Take ${bundle}`,
   wait: 'Wait in line',
   waitFor: (course: string) => `Wait in line for ${course}`,
-  tellMe: 'Tell me when there is a seat',
-  isTold: 'You are told of a seat',
   bestOfRest: 'See what fits',
 };

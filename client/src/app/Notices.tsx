@@ -1,0 +1,99 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
+import type { Registration } from '@/api/client';
+import { termsQuery } from '@/api/queries';
+import { noticesSeen } from '@/api/registrationQueries';
+import { deliverPress, newPress, recallPress } from '@/domain/unsentPress';
+import { useRegistration } from '@/domain/useRegistration';
+import { Button } from '@/ui/Button';
+import { wording } from '@/wording/app/Notices';
+
+type Notice = Registration['notices'][number];
+
+const small = 'px-2! py-0.5! text-12!';
+
+/** What happened at the registrar and was not seen yet, in whatever place one is. */
+export function Notices() {
+  const [, term = '', place] = useLocation().pathname.split('/');
+  const terms = useQuery(termsQuery);
+  const isTerm = terms.data?.terms.some((one) => one.id === term) ?? false;
+  const { data } = useRegistration(isTerm ? term : '');
+  const client = useQueryClient();
+  const seen = useMutation({
+    mutationFn: () => noticesSeen(term),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['registration', term] }),
+  });
+  const unseen = data?.notices.filter((notice) => !notice.isSeen) ?? [];
+  return (
+    <div role="status" className="shrink-0 print:hidden">
+      {data && unseen.length > 0 && (
+        <div className="flex flex-wrap items-start gap-x-3 gap-y-1 border-b border-rule bg-plum-wash px-4 py-1.5 text-12">
+          <ul aria-label={wording.notices} className="grid min-w-0 flex-1 gap-1 max-md:basis-full">
+            {unseen.map((notice) => (
+              <li key={notice.id} className="flex flex-wrap items-center gap-x-2 gap-y-1">
+                <p className="min-w-0 break-words">
+                  <span className="font-strong">{notice.sentence}</span>{' '}
+                  <span className="text-mute">
+                    {wording.at(Date.parse(notice.atUtc) + data.aheadMs, data.timeZone, data.aheadMs)}
+                  </span>
+                </p>
+                <RegisterIt term={term} registration={data} notice={notice} onSent={() => seen.mutate()} />
+              </li>
+            ))}
+          </ul>
+          {place !== 'registration' && (
+            <Link to={`/${term}/registration`} className="py-1 font-strong text-plum underline">
+              {wording.toRegistration}
+            </Link>
+          )}
+          <Button look="quiet" className={small} disabled={seen.isPending} onClick={() => seen.mutate()}>
+            {wording.seen}
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+type RegisterProps = { term: string; registration: Registration; notice: Notice; onSent: () => void };
+
+/** From the notice of a seat to the seat: whole courses in one press, where nothing of them is held. */
+function RegisterIt({ term, registration, notice, onSent }: RegisterProps) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [isSending, setSending] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { lines } = notice;
+  const isHeld = lines.some((line) => registration.standing.held.some((one) => one.course === line.course));
+  if (lines.length === 0 || isHeld) return null;
+  const register = async () => {
+    setSending(true);
+    try {
+      await deliverPress(client, term, newPress(term, lines));
+      onSent();
+      await navigate(`/${term}/registration`);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : wording.couldNotBeSent);
+    } finally {
+      setSending(false);
+    }
+  };
+  return (
+    <>
+      <Button
+        look="main"
+        className={small}
+        disabled={isSending || recallPress(term) !== null}
+        onClick={() => void register()}
+      >
+        {wording.register(lines.map((line) => line.course))}
+      </Button>
+      {problem && (
+        <span role="alert" className="text-brick">
+          {problem}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,74 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import type { Registration } from '@/api/client';
+import { removeSeatNotice } from '@/api/registrationQueries';
+import { TellMe } from '@/domain/TellMe';
+import { useRegistration } from '@/domain/useRegistration';
+import { Button } from '@/ui/Button';
+import { wording } from '@/wording/registration/SeatNotices';
+
+type Props = {
+  term: string;
+  /** Courses of the choice of which a section is full, with all their sections in it. */
+  full: readonly { course: string; sections: readonly string[] }[];
+};
+
+const small = 'px-2! py-0.5! text-12!';
+
+/** Of which seats one is told, and the notice for all that the choice still lacks. */
+export function SeatNotices({ term, full }: Props) {
+  const { data } = useRegistration(term);
+  const client = useQueryClient();
+  const remove = useMutation({
+    mutationFn: (id: number) => removeSeatNotice(term, id),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['registration', term] }),
+  });
+  const notices = data?.seatNotices ?? [];
+  if (notices.length === 0 && full.length < 2) return null;
+  return (
+    <div className="mt-2 flex flex-wrap items-start gap-x-4 gap-y-2 border-t border-rule pt-2 text-12 print:hidden">
+      {full.length > 1 && (
+        <TellMe
+          term={term}
+          sections={full.flatMap((one) => one.sections)}
+          what={full.map((one) => one.course).join(', ')}
+          says={wording.whole(full.length)}
+          className={small}
+        />
+      )}
+      {notices.length > 0 && (
+        <div className="min-w-0 flex-1">
+          <h3 className="text-mute">{wording.told}</h3>
+          <ul className="mt-1 flex flex-wrap gap-1.5">
+            {notices.map((notice) => (
+              <li key={notice.id} className="flex items-center rounded-[3px] border border-rule pl-1.5">
+                {sayNoticed(notice)}
+                <Button
+                  look="quiet"
+                  className="px-1.5! py-0! text-12!"
+                  aria-label={wording.notAnyMore(sayNoticed(notice))}
+                  disabled={remove.isPending}
+                  onClick={() => remove.mutate(notice.id)}
+                >
+                  {wording.remove}
+                </Button>
+              </li>
+            ))}
+          </ul>
+          {remove.error && (
+            <p role="alert" className="mt-1 text-brick">
+              {remove.error.message}
+            </p>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** By course: TID 210 L01, B19; CAR 305 L02. A section that is gone is its number. */
+function sayNoticed({ sections }: Registration['seatNotices'][number]): string {
+  const byCourse = new Map<string, string[]>();
+  for (const { course, label, number } of sections)
+    byCourse.set(course, [...(byCourse.get(course) ?? []), label || number]);
+  return [...byCourse].map(([course, labels]) => `${course} ${labels.join(', ')}`.trim()).join('; ');
+}
