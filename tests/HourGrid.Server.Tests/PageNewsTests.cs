@@ -37,16 +37,37 @@ public sealed class PageNewsTests
     [Fact]
     public async Task Who_waits_is_woken_by_what_comes_next()
     {
-        using var listener = news.Listen(null);
+        using var listener = news.Listen("S1");
         Assert.False(await HasHeardAsync(listener));
         var waiting = listener.HearsAsync(Long, CancellationToken.None);
         news.Tell(PageNews.Live, new { });
         Assert.True(await waiting);
         // Once for all that came while nobody waited.
-        news.Tell(PageNews.Live, new { });
-        news.Tell(PageNews.Live, new { });
+        news.Tell(PageNews.Registration, new { }, "S1");
+        news.Tell(PageNews.Registration, new { }, "S1");
         Assert.True(await HasHeardAsync(listener));
         Assert.False(await HasHeardAsync(listener));
+    }
+
+    [Fact]
+    public async Task What_everybody_is_told_wakes_them_all_also_while_they_are_being_woken()
+    {
+        const int Many = 450;
+        var all = Enumerable.Range(0, Many).Select(_ => news.Listen(null)).ToArray();
+        for (var telling = 0; telling < 3; telling++)
+        {
+            news.Tell(PageNews.Live, new { });
+            // The first has heard and waits again before the last is woken.
+            Assert.True(await all[0].HearsAsync(Long, CancellationToken.None));
+            news.Tell(PageNews.Live, new { });
+            Assert.True(await all[0].HearsAsync(Long, CancellationToken.None));
+            Assert.All(
+                await Task.WhenAll(all.Skip(1).Select(one => one.HearsAsync(Long, CancellationToken.None))),
+                Assert.True
+            );
+        }
+        foreach (var one in all)
+            one.Dispose();
     }
 
     [Fact]

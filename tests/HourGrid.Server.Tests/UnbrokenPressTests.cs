@@ -1,16 +1,20 @@
 using System.Net.ServerSentEvents;
 using System.Text.Json.Nodes;
+using HourGrid.Core.Tests.Drawn;
 using static HourGrid.Server.Tests.Pressing;
 
 namespace HourGrid.Server.Tests;
 
 /// <summary>
-/// What is pressed is done once and told truly, whatever breaks in the middle: fifty presses for each way to break it, each
-/// at another moment. What was done is looked up in the registrar's database.
+/// What is pressed is done once and told truly, whatever breaks in the middle: fifty presses for each way to break it, cut
+/// at drawn moments. What was done is looked up in the registrar's database.
 /// </summary>
 public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<CampusProcesses>, IAsyncLifetime
 {
     private const int Presses = 50;
+
+    /// <summary>A start takes a second or more: each press has a kill of its own in <c>./hg test --long</c> alone.</summary>
+    private static readonly int Kills = Math.Min(Presses, Draws.Of(3));
 
     private static int students;
 
@@ -68,13 +72,13 @@ public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<C
     [InlineData(true, true)]
     public async Task A_server_or_registrar_killed_at_any_moment_does_each_press_once(bool server, bool registrar)
     {
-        const int AtOnce = 25;
         var random = new Random(server ? 2 : 3);
-        for (var round = 0; round < Presses / AtOnce; round++)
+        for (var kill = 0; kill < Kills; kill++)
         {
+            var (first, end) = (kill * Presses / Kills, (kill + 1) * Presses / Kills);
             // They come one after the other, while the axe falls on one of them.
             var falls = new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously);
-            var pressing = PressInTurnAsync(round * AtOnce, AtOnce, random.Next(AtOnce), falls);
+            var pressing = PressInTurnAsync(first, end, random.Next(first, end), falls);
             await falls.Task;
             if (server)
                 campus.KillServer();
@@ -85,7 +89,7 @@ public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<C
                 registrar ? campus.StartCampusAsync() : Task.CompletedTask
             );
             await pressing;
-            await DoneAsync(((round + 1) * AtOnce) - 1, await browser.AnsweredAsync((round + 1) * AtOnce));
+            await DoneAsync(end - 1, await browser.AnsweredAsync(end));
         }
     }
 
@@ -119,13 +123,13 @@ public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<C
         Assert.Equal(Some, told.Count(one => !one.Contains("\"sent\"", StringComparison.Ordinal)));
     }
 
-    private async Task PressInTurnAsync(int first, int count, int falling, TaskCompletionSource falls)
+    private async Task PressInTurnAsync(int first, int end, int falling, TaskCompletionSource falls)
     {
-        for (var press = first; press < first + count; press++)
+        for (var press = first; press < end; press++)
         {
             var (key, line) = (NewKey(), LineOf(press));
             var taken = browser.PressUntilTakenAsync(key, line);
-            if (press == first + falling)
+            if (press == falling)
                 falls.SetResult();
             await taken;
         }

@@ -255,6 +255,28 @@ public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<Runni
         Assert.Equal(HttpStatusCode.BadRequest, foreign.StatusCode);
     }
 
+    [Theory]
+    [InlineData("/clerk/seats", "there is no section 99999 in 2027SP", "number=99999&capacity=1&enrolled=0")]
+    [InlineData("/clerk/cancel", "there is no section 99999 in 2027SP", "number=99999")]
+    [InlineData("/clerk/opening", "there is no phase dusk of 2027SP", "phase=dusk&seconds=0")]
+    [InlineData("/clerk/turn", "there is no turn of S0000 in 2027SP", "student=S0000&seconds=0")]
+    [InlineData("/clerk/holds", "there is no student S0000", "student=S0000&name=Fees&text=Pay")]
+    [InlineData("/clerk/holds/lift", "there is no hold fees of S0000", "student=S0000&id=fees")]
+    [InlineData("/clerk/approvals", "there is no student S0000", "student=S0000&given=true")]
+    [InlineData("/instructor", "there is no such request", "id=9999&granted=true")]
+    [InlineData("/instructor/remove", "there is no such place in line", "id=9999")]
+    public async Task A_form_that_means_what_is_not_there_says_so(string action, string says, string fields)
+    {
+        using var answer = await RunningStandIns.AnswerAsync(
+            campus.Begun(),
+            "/clerk",
+            action,
+            [("term", "2027SP"), .. fields.Split('&').Select(one => (one.Split('=')[0], one.Split('=')[1]))]
+        );
+        Assert.Equal(HttpStatusCode.NotFound, answer.StatusCode);
+        Assert.Contains(says, await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task Mail_is_kept_and_shown_as_it_was_written()
     {

@@ -52,14 +52,25 @@ public sealed partial class RunningStandIns : WebApplicationFactory<Program>
         params (string, string)[] fields
     )
     {
+        using var answer = await AnswerAsync(browser, page, action, fields);
+        Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
+    }
+
+    /// <summary>Fills in a form of a page, and gives what it is answered with.</summary>
+    public static async Task<HttpResponseMessage> AnswerAsync(
+        HttpClient browser,
+        string page,
+        string action,
+        params (string, string)[] fields
+    )
+    {
         var token = Token().Match(await browser.GetStringAsync(page)).Groups[1].Value;
         var content = new FormUrlEncodedContent(
             fields
                 .Append(("__RequestVerificationToken", token))
                 .Select(one => KeyValuePair.Create(one.Item1, one.Item2))
         );
-        var answer = await browser.PostAsync(action, content);
-        Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
+        return await browser.PostAsync(action, content);
     }
 
     internal Task<T> ChangeAsync<T>(Func<CampusContext, EventLog, Task<T>> change) =>

@@ -30,13 +30,13 @@ export function Select<Value extends string>(props: Props<Value>) {
       >
         <Primitive.Trigger
           aria-label={label}
-          className="inline-flex min-h-6 min-w-0 items-center gap-1 rounded-[3px] border border-rule bg-sheet px-1.5 text-12 font-strong text-ink hover:border-ink"
+          className="inline-flex min-h-6 min-w-0 items-center gap-1 rounded-[3px] border border-rule bg-sheet px-1.5 text-12 font-strong text-ink hover:border-ink print:border-0 print:bg-transparent print:px-0"
         >
           <span className="truncate">
             <Primitive.Value placeholder={none} />
           </span>
           <Primitive.Icon asChild>
-            <ChevronDown size={12} className="shrink-0" aria-hidden="true" />
+            <ChevronDown size={12} className="shrink-0 print:hidden" aria-hidden="true" />
           </Primitive.Icon>
         </Primitive.Trigger>
         <Primitive.Portal>

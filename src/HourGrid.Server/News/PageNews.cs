@@ -26,6 +26,11 @@ internal sealed class PageNews
     /// <summary>So many are kept for who was away for a moment; a rush tells thousands within seconds.</summary>
     public const int MostKept = 10_000;
 
+    /// <summary>So many pages are woken at once by what everybody is told; whoever asks for something comes between.</summary>
+    private const int WokenAtOnce = 100;
+
+    private static readonly TimeSpan Breath = TimeSpan.FromMilliseconds(20);
+
     private readonly Lock entering = new();
 
     // By number, the oldest written over: whoever comes back begins where it left off without looking at what was before.
@@ -33,11 +38,21 @@ internal sealed class PageNews
     private readonly HashSet<PageListener> listeners = [];
     private readonly Dictionary<string, HashSet<PageListener>> ofPersons = [];
 
+    private readonly TimeProvider time;
+
+    // Whether pages are being woken, and whether more was told since that began.
+    private bool isWaking;
+    private bool isToldMore;
+
     // Numbers of one run of the server: whoever comes with one of another run has missed it all.
     private readonly long first;
     private long last;
 
-    public PageNews(TimeProvider time) => first = last = time.GetUtcNow().ToUnixTimeMilliseconds() * 1000;
+    public PageNews(TimeProvider time)
+    {
+        this.time = time;
+        first = last = time.GetUtcNow().ToUnixTimeMilliseconds() * 1000;
+    }
 
     /// <summary>The number of the last event.</summary>
     public long Last
@@ -59,9 +74,44 @@ internal sealed class PageNews
         {
             last++;
             kept[last % MostKept] = new(last, kind, json, person);
-            // What one person is told wakes nobody else: there may be thousands.
-            foreach (var one in person is null ? listeners : ofPersons.GetValueOrDefault(person, []))
-                one.Wake();
+            if (person is not null)
+            {
+                // What one person is told wakes nobody else: there may be thousands.
+                foreach (var one in ofPersons.GetValueOrDefault(person, []))
+                    one.Wake();
+                return;
+            }
+            isToldMore = true;
+            if (isWaking)
+                return;
+            isWaking = true;
+        }
+        _ = WakeAllAsync();
+    }
+
+    /// <summary>Wakes all pages, some after the others; what is told meanwhile they are told together when it begins anew.</summary>
+    private async Task WakeAllAsync()
+    {
+        PageListener[] all = [];
+        for (var at = 0; ; at += WokenAtOnce)
+        {
+            lock (entering)
+            {
+                if (at >= all.Length)
+                {
+                    if (!isToldMore)
+                    {
+                        isWaking = false;
+                        return;
+                    }
+                    isToldMore = false;
+                    all = [.. listeners];
+                    at = 0;
+                }
+                foreach (var one in all.Skip(at).Take(WokenAtOnce).Where(listeners.Contains))
+                    one.Wake();
+            }
+            await Task.Delay(Breath, time);
         }
     }
 

@@ -111,13 +111,13 @@ internal static class ClerkEndpoints
         CancellationToken cancellation
     )
     {
-        await move.ToAsync(
+        var isDone = await move.ToAsync(
             term,
             async campus => (await campus.Phases.FindAsync([term, phase], cancellation))?.FromUtc,
             seconds,
             cancellation
         );
-        return Back("/clerk");
+        return FormAnswer.Of("/clerk", isDone, $"phase {phase} of {term}");
     }
 
     /// <summary>Moves the clock so that a student’s turn begins in so many seconds.</summary>
@@ -130,7 +130,7 @@ internal static class ClerkEndpoints
         CancellationToken cancellation
     )
     {
-        await move.ToAsync(
+        var isDone = await move.ToAsync(
             term,
             campus =>
                 Task.FromResult(
@@ -143,7 +143,7 @@ internal static class ClerkEndpoints
             seconds,
             cancellation
         );
-        return Back("/clerk");
+        return FormAnswer.Of("/clerk", isDone, $"turn of {student} in {term}");
     }
 
     /// <summary>Gives an adviser’s approval of a term, or takes it back.</summary>
@@ -155,7 +155,7 @@ internal static class ClerkEndpoints
         CancellationToken cancellation
     )
     {
-        await writes.ChangeAsync(
+        var isDone = await writes.ChangeAsync(
             async (campus, log) =>
             {
                 if (await campus.Records.FindAsync([student], cancellation) is not { } row)
@@ -169,7 +169,7 @@ internal static class ClerkEndpoints
             },
             cancellation
         );
-        return Back("/clerk");
+        return FormAnswer.Of("/clerk", isDone, $"student {student}");
     }
 
     private static async Task<IResult> PutHoldAsync(
@@ -181,7 +181,7 @@ internal static class ClerkEndpoints
         CancellationToken cancellation
     )
     {
-        await writes.ChangeAsync(
+        var isDone = await writes.ChangeAsync(
             async (campus, log) =>
             {
                 if (!await campus.Records.AnyAsync(row => row.Student == student, cancellation))
@@ -203,7 +203,7 @@ internal static class ClerkEndpoints
             },
             cancellation
         );
-        return Back("/clerk");
+        return FormAnswer.Of("/clerk", isDone, $"student {student}");
     }
 
     private static async Task<IResult> LiftHoldAsync(
@@ -214,7 +214,7 @@ internal static class ClerkEndpoints
         CancellationToken cancellation
     )
     {
-        await writes.ChangeAsync(
+        var isDone = await writes.ChangeAsync(
             async (campus, log) =>
             {
                 if (await campus.Holds.FindAsync([student, id], cancellation) is not { } hold)
@@ -225,7 +225,7 @@ internal static class ClerkEndpoints
             },
             cancellation
         );
-        return Back("/clerk");
+        return FormAnswer.Of("/clerk", isDone, $"hold {id} of {student}");
     }
 
     private static IResult SetCrowd(
@@ -238,7 +238,7 @@ internal static class ClerkEndpoints
         crowd.LinesPerSecond = Math.Clamp(pace, 0, CrowdSettings.Rush);
         crowd.Students = Math.Clamp(students, 1, CrowdStudents.Count);
         crowd.Wants = course?.Trim() is { Length: > 0 } wanted ? wanted : null;
-        return Back("/clerk");
+        return Results.LocalRedirect("/clerk");
     }
 
     private static IResult SetFaults(
@@ -254,7 +254,7 @@ internal static class ClerkEndpoints
         faults.Delay = TimeSpan.FromSeconds(Math.Clamp(delay, 0, 60));
         faults.IsDown = down ?? false;
         faults.IsNonsense = nonsense ?? false;
-        return Back("/clerk");
+        return Results.LocalRedirect("/clerk");
     }
 
     private static async Task<IResult> DecideAsync(
@@ -266,12 +266,10 @@ internal static class ClerkEndpoints
         CancellationToken cancellation
     )
     {
-        await writes.ChangeAsync(
+        var isDone = await writes.ChangeAsync(
             (campus, log) => Permissions.DecideAsync(campus, log, id, granted, answer ?? "", clock.UtcNow),
             cancellation
         );
-        return Back("/instructor");
+        return FormAnswer.Of("/instructor", isDone, "such request");
     }
-
-    private static IResult Back(string page) => Results.LocalRedirect(page);
 }

@@ -7,7 +7,8 @@ namespace HourGrid.StandIns.Clerk;
 internal sealed class ClockMove(CampusWrites writes, CampusClock clock, TimeProvider machine)
 {
     /// <summary>So that a moment is so many seconds ahead; stays where there is no such moment.</summary>
-    public async Task ToAsync(
+    /// <returns>Whether there is such a moment.</returns>
+    public async Task<bool> ToAsync(
         string term,
         Func<CampusContext, Task<DateTime?>> moment,
         int seconds,
@@ -30,5 +31,6 @@ internal sealed class ClockMove(CampusWrites writes, CampusClock clock, TimeProv
         );
         if (moved is { } ahead)
             clock.Ahead = ahead;
+        return moved is not null;
     }
 }

@@ -54,20 +54,21 @@ internal static class LineForms
         CancellationToken cancellation
     )
     {
-        await writes.ChangeAsync(
+        var isDone = await writes.ChangeAsync(
             async (campus, log) =>
             {
                 var found = await campus.Waiting.FindAsync([id], cancellation);
                 if (found is null || catalogue.Of(found.Term) is not { } snapshot)
                     return false;
                 var books = new TermBooks(campus, log, catalogue, snapshot);
-                if (books.Waiting.FirstOrDefault(row => row.Id == id) is { } row)
-                    change(books, row);
+                if (books.Waiting.FirstOrDefault(row => row.Id == id) is not { } row)
+                    return false;
+                change(books, row);
                 books.TellSeats();
                 return true;
             },
             cancellation
         );
-        return Results.LocalRedirect("/instructor");
+        return FormAnswer.Of("/instructor", isDone, "such place in line any more");
     }
 }

@@ -21,7 +21,7 @@ internal static class SectionForms
         CancellationToken cancellation
     )
     {
-        await writes.ChangeAsync(
+        var isDone = await writes.ChangeAsync(
             async (campus, log) =>
             {
                 if (catalogue.Of(term) is not { } snapshot)
@@ -43,7 +43,7 @@ internal static class SectionForms
             },
             cancellation
         );
-        return Results.LocalRedirect("/clerk");
+        return FormAnswer.Of("/clerk", isDone, $"section {number} in {term}");
     }
 
     public static async Task<IResult> CancelAsync(
@@ -54,7 +54,7 @@ internal static class SectionForms
         CancellationToken cancellation
     )
     {
-        await writes.ChangeAsync(
+        var isDone = await writes.ChangeAsync(
             async (campus, log) =>
             {
                 if (catalogue.Of(term) is not { } snapshot)
@@ -85,6 +85,6 @@ internal static class SectionForms
             },
             cancellation
         );
-        return Results.LocalRedirect("/clerk");
+        return FormAnswer.Of("/clerk", isDone, $"section {number} in {term}");
     }
 }
