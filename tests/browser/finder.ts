@@ -26,7 +26,7 @@ export class Finder {
 
   /** How many courses are shown, and what is hidden. */
   get status(): Locator {
-    return this.page.getByRole('status').first();
+    return this.page.getByRole('main').getByRole('status').first();
   }
 
   get course(): Locator {

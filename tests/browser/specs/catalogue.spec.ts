@@ -196,7 +196,7 @@ test('a search that fails says so and can be tried again', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'The search did not work.' })).toBeVisible();
   broken = false;
   await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByRole('status').first()).toHaveText('70 courses.');
+  await expect(page.getByRole('main').getByRole('status').first()).toHaveText('70 courses.');
 });
 
 test('axe finds nothing in the Catalogue, in either theme', async ({ page }) => {
