@@ -110,9 +110,10 @@ export const removeSeatNotice = (term: string, id: number) =>
     }),
   );
 
-export const noticesSeen = (term: string) =>
+export const noticesSeen = (term: string, notices: readonly number[]) =>
   call(
     http.POST('/api/terms/{term}/registration/notices/seen', {
       params: { path: { term } },
+      body: { notices: [...notices] },
     }),
   );

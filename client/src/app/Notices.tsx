@@ -1,10 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useLocation, useNavigate } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { Registration } from '@/api/client';
 import { termsQuery } from '@/api/queries';
 import { noticesSeen } from '@/api/registrationQueries';
-import { deliverPress, newPress, recallPress } from '@/domain/unsentPress';
+import { usePressElsewhere } from '@/domain/usePressElsewhere';
 import { useRegistration } from '@/domain/useRegistration';
 import { Button } from '@/ui/Button';
 import { wording } from '@/wording/app/Notices';
@@ -21,7 +20,11 @@ export function Notices() {
   const { data } = useRegistration(isTerm ? term : '');
   const client = useQueryClient();
   const seen = useMutation({
-    mutationFn: () => noticesSeen(term),
+    mutationFn: (notices: readonly Notice[]) =>
+      noticesSeen(
+        term,
+        notices.map((notice) => notice.id),
+      ),
     onSuccess: () => client.invalidateQueries({ queryKey: ['registration', term] }),
   });
   const unseen = data?.notices.filter((notice) => !notice.isSeen) ?? [];
@@ -38,7 +41,12 @@ export function Notices() {
                     {wording.at(Date.parse(notice.atUtc) + data.aheadMs, data.timeZone, data.aheadMs)}
                   </span>
                 </p>
-                <RegisterIt term={term} registration={data} notice={notice} onSent={() => seen.mutate()} />
+                <RegisterIt
+                  term={term}
+                  registration={data}
+                  notice={notice}
+                  onSent={() => seen.mutate([notice])}
+                />
               </li>
             ))}
           </ul>
@@ -47,7 +55,12 @@ export function Notices() {
               {wording.toRegistration}
             </Link>
           )}
-          <Button look="quiet" className={small} disabled={seen.isPending} onClick={() => seen.mutate()}>
+          <Button
+            look="quiet"
+            className={small}
+            disabled={seen.isPending}
+            onClick={() => seen.mutate(unseen)}
+          >
             {wording.seen}
           </Button>
         </div>
@@ -60,33 +73,16 @@ type RegisterProps = { term: string; registration: Registration; notice: Notice;
 
 /** From the notice of a seat to the seat: whole courses in one press, where nothing of them is held. */
 function RegisterIt({ term, registration, notice, onSent }: RegisterProps) {
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const [isSending, setSending] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { press, isSending, problem } = usePressElsewhere(term);
   const { lines } = notice;
   const isHeld = lines.some((line) => registration.standing.held.some((one) => one.course === line.course));
   if (lines.length === 0 || isHeld) return null;
   const register = async () => {
-    setSending(true);
-    try {
-      await deliverPress(client, term, newPress(term, lines));
-      onSent();
-      await navigate(`/${term}/registration`);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : wording.couldNotBeSent);
-    } finally {
-      setSending(false);
-    }
+    if (await press(lines)) onSent();
   };
   return (
     <>
-      <Button
-        look="main"
-        className={small}
-        disabled={isSending || recallPress(term) !== null}
-        onClick={() => void register()}
-      >
+      <Button look="main" className={small} disabled={isSending} onClick={() => void register()}>
         {wording.register(lines.map((line) => line.course))}
       </Button>
       {problem && (

@@ -83,7 +83,7 @@ export function SectionRow(props: Props) {
               term={term.id}
               sections={[section.number]}
               what={sayComponent(section)}
-              says={wording}
+              says={wording.seatNotice}
               className="mt-1 px-1.5! py-0! text-11! whitespace-nowrap"
             />
           )}

@@ -2,7 +2,7 @@ import type { PicksEdits } from '@/domain/usePicks';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { CourseRow } from './CourseRow';
 import { answeredAfter, sentAt } from './pressTimes';
-import { blocking, type CourseState, forSeats, generalFindings } from './courseStates';
+import { type CourseState, generalFindings, lacksSeat } from './courseStates';
 import { FindingLine } from './FindingLine';
 import { SeatNotices } from './SeatNotices';
 import type { ChoiceView } from './useChoice';
@@ -69,11 +69,9 @@ export function CourseByCourse(props: Props) {
   );
 }
 
-/** What stands against being registered for want of seats alone, course by course. */
+/** Courses that lack a seat, with their sections in the choice. */
 function fullOf(states: readonly CourseState[]): { course: string; sections: readonly string[] }[] {
   return states.filter(
-    (state) =>
-      (state.kind === 'planned' || state.kind === 'refused') &&
-      blocking(state.now).some((finding) => forSeats.includes(finding.kind)),
+    (state) => (state.kind === 'planned' || state.kind === 'refused') && lacksSeat(state.now),
   );
 }

@@ -1,6 +1,6 @@
 import { TellMe } from '@/domain/TellMe';
 import { Button } from '@/ui/Button';
-import { blocking, forSeats } from './courseStates';
+import { blocking, lacksSeat, lacksSeatAlone } from './courseStates';
 import type { RowProps } from './CourseRow';
 import { sayBundle } from './sayBundle';
 import { useOpenChange } from './useOpenChange';
@@ -17,8 +17,7 @@ export function OpenActions({ state, visit, view, registered }: RowProps) {
   if (!open?.line) return null;
   const { line, now } = open;
   const against = blocking(now);
-  const isFull = against.some((finding) => forSeats.includes(finding.kind));
-  const isOnlyFull = against.length > 0 && against.every((finding) => forSeats.includes(finding.kind));
+  const isOnlyFull = lacksSeatAlone(now);
   const notYet = now?.findings.some((finding) => finding.kind === 'notYourTurn') ?? true;
   const canSend = !notYet && !pressing.isSending;
   const canWait =
@@ -55,7 +54,9 @@ export function OpenActions({ state, visit, view, registered }: RowProps) {
           {wording.wait}
         </Button>
       )}
-      {isFull && <TellMe term={term.id} sections={open.sections} what={state.course} className={small} />}
+      {lacksSeat(now) && (
+        <TellMe term={term.id} sections={open.sections} what={state.course} className={small} />
+      )}
       {state.kind === 'refused' && standing.standing.held.length > 0 && (
         <Button
           className={small}

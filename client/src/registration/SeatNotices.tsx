@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { Registration } from '@/api/client';
 import { removeSeatNotice } from '@/api/registrationQueries';
 import { TellMe } from '@/domain/TellMe';
 import { useRegistration } from '@/domain/useRegistration';
 import { Button } from '@/ui/Button';
+import { saySections } from './sayBundle';
 import { wording } from '@/wording/registration/SeatNotices';
 
 type Props = {
@@ -41,11 +41,11 @@ export function SeatNotices({ term, full }: Props) {
           <ul className="mt-1 flex flex-wrap gap-1.5">
             {notices.map((notice) => (
               <li key={notice.id} className="flex items-center rounded-[3px] border border-rule pl-1.5">
-                {sayNoticed(notice)}
+                {saySections(notice.sections)}
                 <Button
                   look="quiet"
                   className="px-1.5! py-0! text-12!"
-                  aria-label={wording.notAnyMore(sayNoticed(notice))}
+                  aria-label={wording.notAnyMore(saySections(notice.sections))}
                   disabled={remove.isPending}
                   onClick={() => remove.mutate(notice.id)}
                 >
@@ -63,12 +63,4 @@ export function SeatNotices({ term, full }: Props) {
       )}
     </div>
   );
-}
-
-/** By course: TID 210 L01, B19; CAR 305 L02. A section that is gone is its number. */
-function sayNoticed({ sections }: Registration['seatNotices'][number]): string {
-  const byCourse = new Map<string, string[]>();
-  for (const { course, label, number } of sections)
-    byCourse.set(course, [...(byCourse.get(course) ?? []), label || number]);
-  return [...byCourse].map(([course, labels]) => `${course} ${labels.join(', ')}`.trim()).join('; ');
 }

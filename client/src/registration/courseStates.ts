@@ -171,5 +171,12 @@ export function blocking(result: LineResult | null) {
   return result?.findings.filter((finding) => !finding.isWarning && finding.kind !== 'notYourTurn') ?? [];
 }
 
-/** Findings for want of a seat. */
-export const forSeats: readonly string[] = ['full', 'waitlistFull', 'sectionClosed', 'cancelled'];
+const forSeats: readonly string[] = ['full', 'waitlistFull', 'sectionClosed', 'cancelled'];
+
+/** Whether a course lacks a seat, whatever else it lacks. */
+export const lacksSeat = (result: LineResult | null): boolean =>
+  blocking(result).some((finding) => forSeats.includes(finding.kind));
+
+/** Whether a course lacks a seat and nothing else. */
+export const lacksSeatAlone = (result: LineResult | null): boolean =>
+  lacksSeat(result) && blocking(result).every((finding) => forSeats.includes(finding.kind));

@@ -1,10 +1,9 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import type { Ask, Ranked, Sketch } from '@/api/client';
 import { changeQuery } from '@/api/registrationQueries';
 import { keepSections, markSection } from '@/domain/edits';
-import { deliverPress, newPress } from '@/domain/unsentPress';
+import { usePressElsewhere } from '@/domain/usePressElsewhere';
 import { useRegistration } from '@/domain/useRegistration';
 import { Button } from '@/ui/Button';
 import { FewestChanges } from './FewestChanges';
@@ -22,7 +21,6 @@ type Props = {
 /** In a sketch that begins with what is held: what stays, what the timetable in view would change, and the press. */
 export function ChangeBar({ sketch, ask, inView, change, onShow }: Props) {
   const { term } = sketch;
-  const client = useQueryClient();
   const standing = useRegistration(term);
   const held = standing.data?.standing.held ?? [];
   const isOfHeld = held.length > 0 && sketch.ask.registered.length > 0;
@@ -30,24 +28,10 @@ export function ChangeBar({ sketch, ask, inView, change, onShow }: Props) {
     ...changeQuery(term, inView?.sections ?? []),
     enabled: isOfHeld && inView !== null,
   });
-  const navigate = useNavigate();
   const [isListOpen, setListOpen] = useState(false);
-  const [isSending, setSending] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { press, isSending, problem } = usePressElsewhere(term);
   if (!isOfHeld) return null;
   const changes = plan.data ? plan.data.swaps + plan.data.drops + plan.data.adds : 0;
-  const send = async () => {
-    if (!plan.data) return;
-    setSending(true);
-    const press = newPress(term, plan.data.lines);
-    try {
-      await deliverPress(client, term, press);
-      await navigate(`/${term}/registration`);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : wording.couldNotBeSent);
-      setSending(false);
-    }
-  };
   return (
     <section
       aria-label={wording.changeOfHeld}
@@ -97,7 +81,7 @@ export function ChangeBar({ sketch, ask, inView, change, onShow }: Props) {
           look="main"
           className="px-2! py-0.5! text-12!"
           disabled={changes === 0 || plan.isPlaceholderData || isSending}
-          onClick={() => void send()}
+          onClick={() => plan.data && void press(plan.data.lines)}
         >
           {wording.send(changes)}
         </Button>

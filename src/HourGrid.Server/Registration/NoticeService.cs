@@ -21,7 +21,9 @@ internal sealed class NoticeService(
 )
 {
     private const int MostSeatNotices = 100;
-    private const int MostShown = 100;
+
+    /// <summary>So many are shown, the latest.</summary>
+    public const int MostShown = 100;
 
     /// <summary>What a student was told in a term, the latest first.</summary>
     public async Task<IReadOnlyList<NoticeRecord>> OfAsync(
@@ -122,13 +124,14 @@ internal sealed class NoticeService(
         news.Tell(PageNews.Registration, new { term = term.Value }, person);
     }
 
-    /// <summary>A student has seen all there is.</summary>
-    public async Task SeenAsync(string person, TermId term, CancellationToken cancellation)
+    /// <summary>A student has seen some; what came meanwhile was not.</summary>
+    public async Task SeenAsync(string person, TermId term, IReadOnlyList<long> ids, CancellationToken cancellation)
     {
         await using (var transaction = await writes.BeginAsync(database, cancellation))
         {
             await database
                 .Notices.Where(row => row.Person == person && row.TermId == term.Value && row.SeenUtc == null)
+                .Where(row => ids.Contains(row.Id))
                 .ExecuteUpdateAsync(
                     row => row.SetProperty(one => one.SeenUtc, clock.GetUtcNow().UtcDateTime),
                     cancellation

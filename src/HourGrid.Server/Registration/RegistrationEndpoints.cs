@@ -131,6 +131,7 @@ internal static class RegistrationEndpoints
 
     private static async Task<NoticesRecord> SeenAsync(
         string term,
+        Body<SeenRequest> body,
         ClaimsPrincipal user,
         NoticeService notices,
         CurrentCatalogue catalogue,
@@ -138,7 +139,7 @@ internal static class RegistrationEndpoints
     )
     {
         var (student, ofTerm) = (EligibleCourses.NumberOf(user), IdOf(term, catalogue));
-        await notices.SeenAsync(student, ofTerm, cancellation);
+        await notices.SeenAsync(student, ofTerm, body.Value.Notices, cancellation);
         return new(await notices.OfAsync(student, ofTerm, cancellation));
     }
 

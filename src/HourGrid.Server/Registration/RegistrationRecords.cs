@@ -123,5 +123,10 @@ internal sealed record SeatNoticeRequest(
 /// <param name="SeatNotices">Of which seats the student wants to be told.</param>
 internal sealed record SeatNoticesRecord(IReadOnlyList<SeatNoticeRecord> SeatNotices);
 
+/// <param name="Notices">Those that were seen, by their ids.</param>
+internal sealed record SeenRequest(
+    [property: MinLength(1), MaxLength(NoticeService.MostShown)] IReadOnlyList<long> Notices
+);
+
 /// <param name="Notices">What the student was told, the latest first.</param>
 internal sealed record NoticesRecord(IReadOnlyList<NoticeRecord> Notices);

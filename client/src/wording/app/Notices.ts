@@ -8,5 +8,4 @@ export const wording = {
   seen: 'Seen',
   toRegistration: 'To the registration',
   register: (courses: readonly string[]) => `Register ${joinAnd(courses)} now`,
-  couldNotBeSent: 'It could not be sent.',
 };

@@ -10,7 +10,6 @@ export const wording = {
   withGoesWith: (goesWith: string) => `with ${goesWith}`,
   needsInstructorsConsent: 'needs the instructor’s consent',
   closedByRegistrar: 'closed by the registrar',
-  ask: 'Seat notice',
-  asked: 'Seat notice',
+  seatNotice: { ask: 'Seat notice', asked: 'Seat notice' },
   seatsShared: (seatsShared: string) => `seats shared: ${seatsShared}`,
 };

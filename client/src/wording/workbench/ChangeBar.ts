@@ -13,5 +13,4 @@ export const wording = {
   thisOne: (plan: { swaps: number; drops: number; adds: number }) => `This one: ${sayChanges(plan)}`,
   fewestChanges: 'In order of fewest changes',
   send: (changes: number) => (changes === 0 ? 'Nothing to send' : `Send ${countOf(changes, 'change')}`),
-  couldNotBeSent: 'It could not be sent.',
 };
