@@ -45,7 +45,7 @@ export function Notices() {
                   term={term}
                   registration={data}
                   notice={notice}
-                  onSent={() => seen.mutate([notice])}
+                  onSent={() => seen.mutate(unseen.filter((one) => isWithin(one, notice)))}
                 />
               </li>
             ))}
@@ -92,4 +92,10 @@ function RegisterIt({ term, registration, notice, onSent }: RegisterProps) {
       )}
     </>
   );
+}
+
+/** Whether one tells of nothing but seats of which another tells, too. */
+function isWithin(one: Notice, other: Notice): boolean {
+  const numbers = other.sections.map((section) => section.number);
+  return one.kind === other.kind && one.sections.every((section) => numbers.includes(section.number));
 }

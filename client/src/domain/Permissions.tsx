@@ -37,7 +37,7 @@ export function Permissions({ term, course, findings }: Props) {
         </ul>
       )}
       {data && open.length > 0 && !isAsking && (
-        <Button look="quiet" className="-ml-2.5" onClick={() => setAsking(true)}>
+        <Button look="quiet" className="-ml-2.5 print:hidden" onClick={() => setAsking(true)}>
           {wording.ask}
         </Button>
       )}

@@ -39,7 +39,7 @@ export function Heading({ visit, edits, view, registered, onHistory, onRecord }:
   const load = record.data?.record.load;
   const short = load?.fullTime != null && credits < load.fullTime ? load.fullTime - credits : 0;
   return (
-    <header className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-rule px-4 py-2">
+    <header className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-rule px-4 py-2 print:px-0">
       <h1 className="leading-tight">
         <span className="text-24 font-heavy">
           {hasBegun

@@ -36,7 +36,7 @@ export function SeatNotices({ term, full }: Props) {
         />
       )}
       {notices.length > 0 && (
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0 flex-1 max-md:basis-full">
           <h3 className="text-mute">{wording.told}</h3>
           <ul className="mt-1 flex flex-wrap gap-1.5">
             {notices.map((notice) => (
@@ -44,7 +44,7 @@ export function SeatNotices({ term, full }: Props) {
                 {saySections(notice.sections)}
                 <Button
                   look="quiet"
-                  className="px-1.5! py-0! text-12!"
+                  className="px-1.5! py-0! text-12! whitespace-nowrap"
                   aria-label={wording.notAnyMore(saySections(notice.sections))}
                   disabled={remove.isPending}
                   onClick={() => remove.mutate(notice.id)}
