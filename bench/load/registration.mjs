@@ -1,10 +1,10 @@
 // The rush of an opening: registration.mjs ADDRESS CAMPUS CATALOGUE. Five hundred students press within a second for twenty
 // seats in each of five sections; others go on with live answers, two thousand browsers listen to the events.
 import { randomBytes } from 'node:crypto';
+import { once } from 'node:events';
+import { Worker } from 'node:worker_threads';
 import { Client } from 'undici';
-import { evenly } from './arrivals.mjs';
 import { Figures } from './figures.mjs';
-import { Made } from './made.mjs';
 import { Student, term } from './student.mjs';
 
 const [address, campus, catalogue] = process.argv.slice(2);
@@ -205,17 +205,11 @@ for (const before of [line(sections[0], null), line(null, sections[0])])
   });
 for (const number of sections) await setSeats(number, seats, 0);
 
-const made = new Made(catalogue);
-const planners = await all(16, 4, () => Student.visits(address));
 const figures = new Figures();
-let isOver = false;
-const planning = evenly(
-  planners,
-  60,
-  60,
-  (student) => figures.measure('live', () => student.answer(made.ask())),
-  () => isOver,
-);
+const planning = new Worker(new URL('planners.mjs', import.meta.url), {
+  workerData: { address, catalogue, count: 16, perSecond: 60 },
+});
+await once(planning, 'message');
 await new Promise((resolve) => setTimeout(resolve, 2_000));
 
 const pressed = [];
@@ -232,8 +226,9 @@ await Promise.all(
     figures.of('seen').push(performance.now() - at);
   }),
 );
-isOver = true;
-await planning;
+planning.postMessage('over');
+const [live] = await once(planning, 'message');
+figures.of('live').push(...live);
 const outcomes = pages.map((page) => page.registration);
 const answers = outcomes.map(({ presses: sent }) => sent.at(-1));
 for (const [index, press] of answers.entries())
@@ -245,5 +240,5 @@ console.log(
   `  seats given ${held} of ${seats * sections.length}, answers to all lines ${answers.filter((press) => press.answer?.lines.length === 2).length} of ${presses}, events heard ${heard}`,
 );
 for (const client of clients) void client.destroy();
-for (const student of [...students, ...planners]) void student.leave();
+for (const student of students) void student.leave();
 process.exit(held === seats * sections.length ? 0 : 1);

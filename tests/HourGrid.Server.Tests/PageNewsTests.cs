@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using HourGrid.Server.News;
 
 namespace HourGrid.Server.Tests;
@@ -68,6 +69,34 @@ public sealed class PageNewsTests
     }
 
     [Fact]
+    public async Task Seats_that_change_while_pages_are_being_woken_are_told_together_afterwards()
+    {
+        var time = new StillTime();
+        var told = new PageNews(time);
+        using var listener = told.Listen(null);
+        var before = told.Last;
+        told.TellSeats("T", [new("A", HasTurned: true)]);
+        // At once, where nothing else is being told.
+        Assert.True(await HasHeardAsync(listener));
+        Assert.Equal(["""{"term":"T","courses":[{"course":"A","hasTurned":true}]}"""], Seats(told, before));
+        var first = told.Last;
+        told.TellSeats("T", [new("B", HasTurned: true), new("A", HasTurned: false)]);
+        told.TellSeats("T", [new("B", HasTurned: false)]);
+        told.TellSeats("U", [new("A", HasTurned: false)]);
+        Assert.False(await HasHeardAsync(listener));
+        Assert.Empty(Seats(told, first));
+        time.Pass();
+        Assert.True(await listener.HearsAsync(Long, CancellationToken.None));
+        Assert.Equal(
+            [
+                """{"term":"T","courses":[{"course":"A","hasTurned":false},{"course":"B","hasTurned":true}]}""",
+                """{"term":"U","courses":[{"course":"A","hasTurned":false}]}""",
+            ],
+            Seats(told, first)
+        );
+    }
+
+    [Fact]
     public async Task What_one_person_is_told_wakes_the_pages_of_that_person_alone()
     {
         using var one = news.Listen("S1");
@@ -98,6 +127,36 @@ public sealed class PageNewsTests
     private static Task<bool> HasHeardAsync(PageListener listener) =>
         listener.HearsAsync(TimeSpan.Zero, CancellationToken.None);
 
+    private static string[] Seats(PageNews news, long after) =>
+        [.. news.After(after, null).Events!.Select(one => one.Json)];
+
     private string[] Kinds(long after, string? person) =>
         [.. news.After(after, person).Events!.Select(one => one.Kind)];
+
+    /// <summary>Time that stands still, and passes for whoever waits when it is told to.</summary>
+    private sealed class StillTime : TimeProvider
+    {
+        private readonly ConcurrentQueue<Action> waiting = new();
+
+        public void Pass()
+        {
+            for (var count = waiting.Count; count > 0 && waiting.TryDequeue(out var one); count--)
+                one();
+        }
+
+        public override ITimer CreateTimer(TimerCallback callback, object? state, TimeSpan dueTime, TimeSpan period)
+        {
+            waiting.Enqueue(() => callback(state));
+            return new Waiting();
+        }
+
+        private sealed class Waiting : ITimer
+        {
+            public bool Change(TimeSpan dueTime, TimeSpan period) => true;
+
+            public void Dispose() { }
+
+            public ValueTask DisposeAsync() => ValueTask.CompletedTask;
+        }
+    }
 }

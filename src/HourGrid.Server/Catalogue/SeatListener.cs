@@ -56,17 +56,9 @@ internal sealed class SeatListener(CurrentCatalogue catalogue, PageNews news) : 
         if (!wereLive)
             news.Tell(PageNews.Live, new { });
         foreach (var ofTerm in changes.GroupBy(change => change.Term))
-            news.Tell(
-                PageNews.Seats,
-                new
-                {
-                    term = ofTerm.Key.Value,
-                    courses = ofTerm.Select(change => new
-                    {
-                        course = change.Course.Value,
-                        hasTurned = change.HasTurned,
-                    }),
-                }
+            news.TellSeats(
+                ofTerm.Key.Value,
+                ofTerm.Select(change => new CourseSeatNews(change.Course.Value, change.HasTurned))
             );
     }
 }

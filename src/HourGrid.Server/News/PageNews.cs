@@ -6,7 +6,7 @@ namespace HourGrid.Server.News;
 internal sealed class PageNews
 {
     /// <summary>Seats of courses are others.</summary>
-    public const string Seats = "seats";
+    private const string Seats = "seats";
 
     /// <summary>There is a newer catalogue.</summary>
     public const string Catalogue = "catalogue";
@@ -37,6 +37,8 @@ internal sealed class PageNews
     private readonly PageEvent[] kept = new PageEvent[MostKept];
     private readonly HashSet<PageListener> listeners = [];
     private readonly Dictionary<string, HashSet<PageListener>> ofPersons = [];
+
+    private readonly GatheredSeats seats = new();
 
     private readonly TimeProvider time;
 
@@ -69,11 +71,9 @@ internal sealed class PageNews
     /// <param name="person">The number of the person who alone is told; null for everybody.</param>
     public void Tell(string kind, object what, string? person = null)
     {
-        var json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web);
         lock (entering)
         {
-            last++;
-            kept[last % MostKept] = new(last, kind, json, person);
+            Keep(kind, what, person);
             if (person is not null)
             {
                 // What one person is told wakes nobody else: there may be thousands.
@@ -81,6 +81,29 @@ internal sealed class PageNews
                     one.Wake();
                 return;
             }
+        }
+        WakeAll();
+    }
+
+    /// <summary>Tells everybody of seats: at once, or together with others when pages are woken the next time.</summary>
+    public void TellSeats(string term, IEnumerable<CourseSeatNews> courses)
+    {
+        lock (entering)
+            foreach (var (course, hasTurned) in courses)
+                seats.Add(term, course, hasTurned);
+        WakeAll();
+    }
+
+    private void Keep(string kind, object what, string? person)
+    {
+        last++;
+        kept[last % MostKept] = new(last, kind, JsonSerializer.Serialize(what, JsonSerializerOptions.Web), person);
+    }
+
+    private void WakeAll()
+    {
+        lock (entering)
+        {
             isToldMore = true;
             if (isWaking)
                 return;
@@ -105,6 +128,8 @@ internal sealed class PageNews
                         return;
                     }
                     isToldMore = false;
+                    foreach (var one in seats.Take())
+                        Keep(Seats, one, person: null);
                     all = [.. listeners];
                     at = 0;
                 }
