@@ -1,3 +1,4 @@
+import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ApiError } from '@/api/client';
 import { type Base, type Port, Saver } from './saver';
@@ -80,7 +81,7 @@ beforeEach(() => {
     },
   });
   server = new FakeServer();
-  saver = new Saver(server.port);
+  saver = new Saver(new QueryClient(), server.port);
 });
 
 afterEach(() => {
@@ -149,6 +150,21 @@ describe('a saver', () => {
     saver.redo();
     await settle();
     expect(server.saves.map((one) => one.names)).toEqual([['a']]);
+  });
+
+  it('sends what waits in its order at once when it is asked to, without what was taken back meanwhile', async () => {
+    server.next = [away, away, away];
+    for (const name of ['a', 'b', 'c']) {
+      void add(name);
+      await settle();
+    }
+    saver.undo();
+    expect(shown().names).toEqual(['a', 'b']);
+    expect(unsavedOf('this')).toMatchObject([{ before: { names: [] }, after: { names: ['a', 'b'] } }]);
+    saver.retry();
+    await settle();
+    expect(server.saves.map((one) => one.names)).toEqual([['a'], ['a', 'b']]);
+    expect(saver.getState()).toMatchObject({ changes: [], isSaving: false, canRedoUnsaved: true });
   });
 
   it('asks the server to take back what it has', async () => {

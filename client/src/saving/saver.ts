@@ -1,7 +1,10 @@
+import type { QueryClient } from '@tanstack/react-query';
 import { ApiError } from '@/api/client';
 import { isSame } from '@/lib/isSame';
 import { merge } from './merge';
-import { type DocumentName, forgetUnsaved, keepUnsaved, type Unsaved } from './unsavedStore';
+import { Pause } from './pause';
+import { type DocumentName, forgetUnsaved, keepUnsaved, textOf, type Unsaved } from './unsavedStore';
+import { WaitingEdits } from './waitingEdits';
 import { wording } from '@/wording/saving/saver';
 
 /** What the server has of a document: its version, and what is in it. */
@@ -31,11 +34,9 @@ export type Port<Content> = {
   mend: (content: Content) => Content;
 };
 
-/** Whether an entry was saved at the first try, once that is known. */
-type Settled = { promise: Promise<boolean>; resolve: (isSaved: boolean) => void };
-
 type Change<Content> = { kind: 'save'; before: Content; after: Content };
-type Entry<Content> = (Change<Content> | { kind: StepKind }) & { settled: Settled };
+/** `tried` is told whether it was saved at the first try, once that is known. */
+type Edit<Content> = (Change<Content> | { kind: StepKind }) & { tried: (isSaved: boolean) => void };
 
 /** What a view shows of saving. */
 export type SaverState<Content> = {
@@ -49,8 +50,6 @@ export type SaverState<Content> = {
   canRedoUnsaved: boolean;
 };
 
-const firstWait = 1_000;
-const longestWait = 30_000;
 const mostTries = 5;
 
 /**
@@ -60,14 +59,12 @@ const mostTries = 5;
  */
 export class Saver<Content> {
   private readonly listeners = new Set<() => void>();
-  private entries: Entry<Content>[] = [];
+  private readonly edits: WaitingEdits<Edit<Content>>;
+  private readonly pause = new Pause();
   private undone: Change<Content>[] = [];
   private last: Base<Content> | null = null;
-  private isSending = false;
   private failure: string | null = null;
   private note: string | null = null;
-  private wait = firstWait;
-  private timer: ReturnType<typeof setTimeout> | undefined;
   private state: SaverState<Content> = {
     changes: [],
     isSaving: false,
@@ -76,7 +73,17 @@ export class Saver<Content> {
     canRedoUnsaved: false,
   };
 
-  constructor(private readonly port: Port<Content>) {}
+  constructor(
+    client: QueryClient,
+    private readonly port: Port<Content>,
+  ) {
+    this.edits = new WaitingEdits(
+      client,
+      textOf(port.document),
+      (edit) => this.send(edit),
+      () => this.publish(),
+    );
+  }
 
   get document(): DocumentName {
     return this.port.document;
@@ -110,14 +117,17 @@ export class Saver<Content> {
     return this.enter({ kind: 'save', before, after });
   }
 
-  /** Takes the last change back: one that was not sent needs no server. */
+  /** Takes the last change back: one that is not being sent needs no server. */
   undo(): void {
-    const last = this.entries.at(-1);
-    if (last?.kind === 'save' && !(this.isSending && this.entries.length === 1)) {
-      this.entries.pop();
-      last.settled.resolve(false);
+    const all = this.edits.all();
+    const last = all.at(-1);
+    if (last?.kind === 'save' && (all.length > 1 || this.pause.isOn)) {
+      this.takeBack(last);
       this.undone.push(last);
-      if (this.entries.length === 0) this.failure = null;
+      if (all.length === 1) {
+        this.failure = null;
+        this.pause.end();
+      }
       this.publish();
     } else this.step('undo');
   }
@@ -135,8 +145,8 @@ export class Saver<Content> {
 
   /** Sends again at once what could not be sent. */
   readonly retry = (): void => {
-    this.wait = firstWait;
-    void this.send();
+    this.pause.reset();
+    this.pause.end();
   };
 
   readonly forgetNote = (): void => {
@@ -152,59 +162,53 @@ export class Saver<Content> {
   }
 
   private enter(made: Change<Content> | { kind: StepKind }): Promise<boolean> {
-    const entry = { ...made, settled: settled() };
     // Another sketch may be opened before this one is saved.
     this.last = this.base();
-    this.entries.push(entry);
     this.note = null;
-    void this.send();
-    return entry.settled.promise;
+    const saved = new Promise<boolean>((tried) => this.edits.add({ ...made, tried }));
+    this.pause.end();
+    this.publish();
+    return saved;
   }
 
-  private async send(): Promise<void> {
-    if (this.isSending) {
+  private takeBack(edit: Edit<Content>): void {
+    this.edits.remove(edit);
+    edit.tried(false);
+  }
+
+  /** Sends an edit until it is dealt with, or taken back. */
+  private async send(edit: Edit<Content>): Promise<void> {
+    while (this.edits.has(edit) && !(await this.sendOnce(edit))) {
+      const over = this.pause.wait();
       this.publish();
-      return;
+      await over;
+      this.publish();
     }
-    clearTimeout(this.timer);
-    this.isSending = true;
-    this.publish();
-    for (let entry = this.entries[0]; entry; entry = this.entries[0]) {
-      const isDone = await this.sendOne(entry);
-      if (!isDone) break;
-      if (this.entries[0] === entry) this.entries.shift();
-    }
-    this.isSending = false;
-    if (this.entries.length > 0) {
-      this.timer = setTimeout(() => void this.send(), this.wait);
-      this.wait = Math.min(longestWait, this.wait * 2);
-    }
-    this.publish();
   }
 
-  /** Whether the entry is dealt with: saved, or refused. */
-  private async sendOne(entry: Entry<Content>): Promise<boolean> {
+  /** Whether the edit is dealt with: saved, or refused. */
+  private async sendOnce(edit: Edit<Content>): Promise<boolean> {
     for (let tries = 1; ; tries++) {
       try {
-        const { base, note } = await this.sendTo(this.base() ?? (await this.port.load()), entry);
+        const { base, note } = await this.sendTo(this.base() ?? (await this.port.load()), edit);
         this.last = base;
         if (note !== null) this.note = note;
         this.failure = null;
-        this.wait = firstWait;
-        entry.settled.resolve(true);
+        this.pause.reset();
+        edit.tried(true);
         return true;
       } catch (problem) {
         // A mistake of ours keeps the change as a server that is away does.
-        if (!(problem instanceof ApiError)) return this.waits(entry, asError(problem));
+        if (!(problem instanceof ApiError)) return this.waits(edit, asError(problem));
         const newer = this.port.newerIn(problem);
         if (newer) {
           this.last = newer;
           if (tries < mostTries) continue;
         }
-        if (newer || problem.mayPass) return this.waits(entry, problem);
-        return problem.status === 404 && entry.kind === 'save'
-          ? this.rescue(entry)
-          : this.refused(entry, problem);
+        if (newer || problem.mayPass) return this.waits(edit, problem);
+        return problem.status === 404 && edit.kind === 'save'
+          ? this.rescue(edit)
+          : this.refused(edit, problem);
       }
     }
   }
@@ -215,17 +219,17 @@ export class Saver<Content> {
     return this.last && (!known || this.last.version > known.version) ? this.last : known;
   }
 
-  private async sendTo(base: Base<Content>, entry: Entry<Content>): Promise<Sent<Content>> {
-    if (entry.kind !== 'save') return this.port.step(base, entry.kind);
-    const content = this.port.mend(merge(entry.before, entry.after, base.content));
+  private async sendTo(base: Base<Content>, edit: Edit<Content>): Promise<Sent<Content>> {
+    if (edit.kind !== 'save') return this.port.step(base, edit.kind);
+    const content = this.port.mend(merge(edit.before, edit.after, base.content));
     // It may have been saved before, and only the word of it lost on the way back.
     return isSame(content, base.content) ? { base, note: null } : this.port.save(base, content);
   }
 
   /** What cannot be sent now: a change stays, a step back or forward is not taken. */
-  private waits(entry: Entry<Content>, problem: Error): boolean {
-    entry.settled.resolve(false);
-    if (entry.kind === 'save') {
+  private waits(edit: Edit<Content>, problem: Error): boolean {
+    edit.tried(false);
+    if (edit.kind === 'save') {
       this.failure = problem.message;
       return false;
     }
@@ -233,20 +237,20 @@ export class Saver<Content> {
     return true;
   }
 
-  private refused(entry: Entry<Content>, problem: ApiError): true {
-    entry.settled.resolve(false);
+  private refused(edit: Edit<Content>, problem: ApiError): true {
+    edit.tried(false);
     this.failure = null;
     this.note = wording.changeNotTaken(problem.message);
     return true;
   }
 
   /** Nothing of it can be saved where it was made: all that waits is kept elsewhere together. */
-  private async rescue(entry: Change<Content>): Promise<boolean> {
-    const changes = this.entries.flatMap((one) => (one.kind === 'save' ? [one] : []));
+  private async rescue(edit: Change<Content>): Promise<boolean> {
+    const all = this.edits.all();
+    const changes = all.flatMap((one) => (one.kind === 'save' ? [one] : []));
     try {
-      const note = await this.port.rescue(changes.at(-1)?.after ?? entry.after);
-      for (const one of this.entries) one.settled.resolve(false);
-      this.entries = [];
+      const note = await this.port.rescue(changes.at(-1)?.after ?? edit.after);
+      for (const one of all) this.takeBack(one);
       this.failure = null;
       this.note = note;
       return true;
@@ -257,12 +261,13 @@ export class Saver<Content> {
   }
 
   private publish(): void {
-    const changes = this.entries.flatMap((one) =>
+    const all = this.edits.all();
+    const changes = all.flatMap((one) =>
       one.kind === 'save' ? [{ before: one.before, after: one.after }] : [],
     );
     this.state = {
       changes,
-      isSaving: this.isSending,
+      isSaving: all.length > 0 && !this.pause.isOn,
       failure: changes.length > 0 ? this.failure : null,
       note: this.note,
       canRedoUnsaved: this.undone.length > 0,
@@ -286,12 +291,6 @@ export class Saver<Content> {
 }
 
 const asError = (problem: unknown) => (problem instanceof Error ? problem : new Error(String(problem)));
-
-function settled(): Settled {
-  let resolve: Settled['resolve'] = () => undefined;
-  const promise = new Promise<boolean>((done) => (resolve = done));
-  return { promise, resolve };
-}
 
 function shownOn<Content>(
   content: Content,

@@ -35,16 +35,19 @@ export class Saving {
   sketch(id: string, term: string): Saver<Draft> {
     return this.of(
       { kind: 'sketch', id, term },
-      () => new Saver(sketchPort(this.client, id, term)),
+      () => new Saver(this.client, sketchPort(this.client, id, term)),
     ) as Saver<Draft>;
   }
 
   picks(term: string): Saver<Picks> {
-    return this.of({ kind: 'picks', term }, () => new Saver(picksPort(this.client, term))) as Saver<Picks>;
+    return this.of(
+      { kind: 'picks', term },
+      () => new Saver(this.client, picksPort(this.client, term)),
+    ) as Saver<Picks>;
   }
 
   plan(): Saver<Plan> {
-    return this.of({ kind: 'plan' }, () => new Saver(planPort(this.client))) as Saver<Plan>;
+    return this.of({ kind: 'plan' }, () => new Saver(this.client, planPort(this.client))) as Saver<Plan>;
   }
 
   /** Calls back when anything about saving changes. */
