@@ -223,6 +223,93 @@ public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<Runni
     }
 
     [Fact]
+    public async Task An_adviser_approves_a_term_that_was_asked_for_and_recommends_courses()
+    {
+        var registrar = campus.Registrar();
+        var wanted = new
+        {
+            student = "S3107",
+            term = "2027SP",
+            kind = "approval",
+            words = "Three of the five are for the degree.",
+        };
+        // Nobody asks for what is not needed.
+        await RefusedAsync(
+            registrar,
+            new
+            {
+                student = "S2041",
+                term = "2027SP",
+                kind = "approval",
+            },
+            "no approval of 2027SP is needed"
+        );
+        var asked = await AskAsync(registrar, wanted);
+        Assert.Null(asked["course"]);
+        Assert.Equal($"{asked["id"]}", $"{(await AskAsync(registrar, wanted))["id"]}");
+        Assert.Equal("needed", await ApprovalAsync());
+        var browser = campus.Begun();
+        await DecideAsync("true", "Well chosen.");
+        Assert.Equal("given", await ApprovalAsync());
+        var known = (await registrar.GetFromJsonAsync<JsonArray>("students/S3107/permissions?term=2027SP"))![0]!;
+        Assert.Equal(
+            (true, "Well chosen."),
+            (known["isGranted"]!.GetValue<bool>(), known["answer"]!.GetValue<string>())
+        );
+        await RefusedAsync(registrar, wanted, "no approval of 2027SP is needed");
+        // Taken back it is needed, and can be asked for again.
+        await RunningStandIns.SendAsync(
+            browser,
+            "/adviser",
+            "/adviser/approvals",
+            ("student", "S3107"),
+            ("term", "2027SP"),
+            ("given", "false")
+        );
+        Assert.Equal("needed", await ApprovalAsync());
+        Assert.NotEqual($"{asked["id"]}", $"{(await AskAsync(registrar, wanted))["id"]}");
+
+        foreach (var words in (string[])["Because.", "It opens the year above."])
+            await RunningStandIns.SendAsync(
+                browser,
+                "/adviser",
+                "/adviser/recommended",
+                ("student", "S3107"),
+                ("course", "TID 240"),
+                ("words", words)
+            );
+        Assert.Equal("It opens the year above.", Assert.Single(await OfTid240Async()));
+        await RunningStandIns.SendAsync(
+            browser,
+            "/adviser",
+            "/adviser/recommended/withdraw",
+            ("student", "S3107"),
+            ("course", "TID 240")
+        );
+        Assert.Empty(await OfTid240Async());
+
+        Task DecideAsync(string granted, string answer) =>
+            RunningStandIns.SendAsync(
+                browser,
+                "/adviser",
+                "/adviser/requests",
+                ("id", $"{asked["id"]}"),
+                ("granted", granted),
+                ("answer", answer)
+            );
+        async Task<JsonObject> RecordAsync() =>
+            (await registrar.GetFromJsonAsync<JsonObject>("students/S3107/record"))!;
+        async Task<string> ApprovalAsync() => (await RecordAsync())["approvals"]!["2027SP"]!.GetValue<string>();
+        async Task<string[]> OfTid240Async() =>
+            [
+                .. (await RecordAsync())["recommended"]!
+                    .AsArray()
+                    .Where(one => one!["course"]!.GetValue<string>() == "TID 240")
+                    .Select(one => one!["words"]!.GetValue<string>()),
+            ];
+    }
+
+    [Fact]
     public async Task The_clerk_moves_the_clock_to_a_phase()
     {
         var browser = campus.Begun();
@@ -262,7 +349,11 @@ public sealed class RegistrarTests(RunningStandIns campus) : IClassFixture<Runni
     [InlineData("/clerk/turn", "there is no turn of S0000 in 2027SP", "student=S0000&seconds=0")]
     [InlineData("/clerk/holds", "there is no student S0000", "student=S0000&name=Fees&text=Pay")]
     [InlineData("/clerk/holds/lift", "there is no hold fees of S0000", "student=S0000&id=fees")]
-    [InlineData("/clerk/approvals", "there is no student S0000", "student=S0000&given=true")]
+    [InlineData("/adviser/approvals", "there is no student S0000", "student=S0000&given=true")]
+    [InlineData("/adviser/requests", "there is no such request", "id=9999&granted=true")]
+    [InlineData("/adviser/recommended", "there is no course ZZZ 999", "student=S2041&course=ZZZ 999")]
+    [InlineData("/adviser/recommended", "there is no student S0000", "student=S0000&course=TID 240")]
+    [InlineData("/adviser/recommended/withdraw", "there is no student S0000", "student=S0000&course=TID 240")]
     [InlineData("/instructor", "there is no such request", "id=9999&granted=true")]
     [InlineData("/instructor/remove", "there is no such place in line", "id=9999")]
     public async Task A_form_that_means_what_is_not_there_says_so(string action, string says, string fields)

@@ -54,7 +54,7 @@ export function isOfRecord([kind, , search]: readonly unknown[]): boolean {
   );
 }
 
-/** What the student asked instructors for in a term, and what came of it. */
+/** What the student asked instructors and the adviser for in a term, and what came of it. */
 export const permissionsQuery = (term: string) =>
   queryOptions({
     queryKey: ['permissions', term],
@@ -68,6 +68,10 @@ export const askPermission = (term: string, course: string, kind: string, words:
   call(
     http.POST('/api/terms/{term}/permissions', { params: { path: { term } }, body: { course, kind, words } }),
   );
+
+/** Asks the adviser to approve a term. */
+export const askApproval = (term: string, words: string) =>
+  call(http.POST('/api/terms/{term}/permissions/approval', { params: { path: { term } }, body: { words } }));
 
 export const giveInCode = (term: string, code: string) =>
   call(http.POST('/api/terms/{term}/permissions/code', { params: { path: { term } }, body: { code } }));

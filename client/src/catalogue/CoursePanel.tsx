@@ -8,6 +8,8 @@ import { Failure, Loading } from '@/ui/States';
 import { CourseActions } from './CourseActions';
 import { CourseLimits } from '@/domain/CourseLimits';
 import { takenBeside } from '@/domain/edits';
+import { Recommended } from '@/domain/Recommended';
+import { useAdvice } from '@/domain/useAdvice';
 import { MayTake } from '@/domain/MayTake';
 import { useSubjectNames } from '@/domain/useSubjectNames';
 import { SeatsAge } from './SeatsAge';
@@ -32,6 +34,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
   const subjectName = useSubjectNames();
   const course = useQuery(courseQuery(term.id, id));
   const standing = useQuery(standingQuery(ask, id));
+  const { recommended } = useAdvice(term.id);
   const [pointedAt, setPointedAt] = useState<string | null>(null);
   const wanted = takenBeside(ask);
   if (course.isError)
@@ -68,6 +71,7 @@ export function CoursePanel({ term, id, sketch, change, onSubject }: Props) {
           </p>
         )}
         <Conditions course={one} />
+        <Recommended words={recommended.get(one.id)} />
         <MayTake term={term.id} course={one.id} beside={wanted} />
         <CourseActions course={one} ask={ask} change={change} />
         <CourseLimits course={one} ask={ask} change={change} />

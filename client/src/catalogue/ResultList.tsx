@@ -1,6 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import type { Ask } from '@/api/client';
+import { useAdvice } from '@/domain/useAdvice';
 import { Button } from '@/ui/Button';
 import { Message } from '@/ui/Message';
 import { Select } from '@/ui/Select';
@@ -25,6 +26,7 @@ type Props = { state: SearchState; found: FoundCourses; ask: Ask; names: Names }
 
 /** The courses found, as many as there are: only those in view are drawn, and more are loaded as one goes down. */
 export function ResultList({ state, found, ask, names }: Props) {
+  const { recommended } = useAdvice(ask.term);
   const scroller = useRef<HTMLDivElement>(null);
   const { courses, hasMore, loadMore } = found;
   const rows = useVirtualizer({
@@ -124,6 +126,7 @@ export function ResultList({ state, found, ask, names }: Props) {
                     course={course}
                     fit={found.fits.get(course.id)}
                     role={ask.wanted.find((wanted) => wanted.course === course.id)?.role ?? null}
+                    isRecommended={recommended.has(course.id)}
                     isOpen={state.course === course.id}
                     names={names}
                     onOpen={() => state.open(course.id)}

@@ -15,13 +15,15 @@ type Props = {
   /** Its role in the sketch, or null. */
   role: string | null;
   isOpen: boolean;
+  /** Whether the adviser recommends it. */
+  isRecommended: boolean;
   names: Names;
   onOpen: () => void;
 };
 
 /** One course of the list. */
 export const ResultRow = memo(function ResultRow(props: Props) {
-  const { index, course, fit, role, isOpen, names, onOpen } = props;
+  const { index, course, fit, role, isOpen, isRecommended, names, onOpen } = props;
   const hides = course.sections - course.sectionsShown;
   return (
     <button
@@ -39,6 +41,7 @@ export const ResultRow = memo(function ResultRow(props: Props) {
       <span className="min-w-0 flex-1">
         <span className="block truncate font-strong">{course.title}</span>
         <span className="block truncate text-12 text-mute">
+          {isRecommended && <span className="font-strong text-plum">{wording.recommended}</span>}
           {sayCredits(course.minCredits, course.maxCredits)} · {course.components.join(' + ')}
           {course.part && ` · ${names.part(course.part)}`}
           {wording.ofWithSeats(course.sectionsWithSeat, counted.sections(course.sections))}

@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { askPermission, giveInCode, isOfRecord, permissionsQuery } from '@/api/recordQueries';
-import type { Eligibility, Permission } from '@/api/client';
+import type { Eligibility } from '@/api/client';
 import { Button } from '@/ui/Button';
+import { PermissionState } from './PermissionState';
 import { wording } from '@/wording/domain/Permissions';
 
 type Finding = Eligibility['findings'][number];
@@ -30,8 +31,7 @@ export function Permissions({ term, course, findings }: Props) {
         <ul aria-label={wording.permissions}>
           {ofCourse.map((one, i) => (
             <li key={i} className="break-words">
-              {wording.of(one.kind)} <State of={one} />
-              {one.answer !== '' && ` “${one.answer}”`}
+              {wording.of(one.kind)} <PermissionState of={one} />
             </li>
           ))}
         </ul>
@@ -45,15 +45,6 @@ export function Permissions({ term, course, findings }: Props) {
         <AskForm term={term} course={course} kinds={open} onDone={() => setAsking(false)} />
       )}
     </div>
-  );
-}
-
-function State({ of }: { of: Permission }) {
-  if (of.isGranted === null) return <span className="text-mute">{wording.waiting}</span>;
-  return of.isGranted ? (
-    <span className="font-strong text-moss">{wording.granted}</span>
-  ) : (
-    <span className="font-strong text-brick">{wording.refused}</span>
   );
 }
 

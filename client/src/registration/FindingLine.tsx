@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Finding } from '@/api/client';
 import { recordQuery } from '@/api/recordQueries';
+import { AskAdviser } from '@/domain/AskAdviser';
 import { Holds } from '@/domain/Holds';
 import { Permissions } from '@/domain/Permissions';
 import { numbersOf } from '@/domain/shortlist';
@@ -40,6 +41,8 @@ export function FindingLine({ finding, course, visit, edits }: Props) {
       <span className="text-brick">{finding.sentence}</span>{' '}
       {finding.kind === 'hold' && finding.of !== null ? (
         <ReadHold hold={finding.of} />
+      ) : finding.kind === 'approvalNeeded' ? (
+        <AskAdviser term={visit.term.id} />
       ) : grant ? (
         <Permissions
           term={visit.term.id}

@@ -12,6 +12,7 @@ import { LeafPanel } from './LeafPanel';
 import { Outline } from './Outline';
 import { PrintedPlan } from './PrintedPlan';
 import { Strip } from './Strip';
+import { TermApproval } from './TermApproval';
 import { useDoneHere } from './useDoneHere';
 import { wording } from '@/wording/requirements/Degree';
 
@@ -68,6 +69,7 @@ export function Degree({ visit }: { visit: TermVisit }) {
           {audit ? (
             <>
               <Outline
+                term={term}
                 data={data}
                 audit={audit}
                 selected={leaf?.id ?? null}
@@ -93,6 +95,7 @@ export function Degree({ visit }: { visit: TermVisit }) {
                   ? wording.programmesNotHere(data.unknown.join(', '))
                   : wording.inNoProgramme}
               </p>
+              <TermApproval term={term} />
             </Message>
           )}
         </div>

@@ -12,6 +12,7 @@ import { OfferRow } from './OfferRow';
 import { PutIntoTerm } from './PutIntoTerm';
 import { sayGiven, sayNeed, sayState } from './sayNode';
 import type { DoneHere } from './useDoneHere';
+import { useAdvice } from '@/domain/useAdvice';
 import { useFits } from '@/domain/useFits';
 import { wording } from '@/wording/requirements/LeafPanel';
 
@@ -37,6 +38,7 @@ export function LeafPanel({ visit, programme, leaf, plan, terms, here }: Props) 
   const offers = known ?? [];
   const eligible = offers.filter((one) => one.isEligible);
   const settling = offers.filter((one) => one.settles > 0);
+  const { recommended } = useAdvice(term.id);
   const fits = useFits(
     ask,
     eligible.map((one) => one.found.id),
@@ -128,6 +130,7 @@ export function LeafPanel({ visit, programme, leaf, plan, terms, here }: Props) 
           <OfferRow
             key={offer.found.id}
             offer={offer}
+            recommended={recommended.get(offer.found.id)}
             visit={visit}
             fit={fits.get(offer.found.id)}
             plan={plan}

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Fit, OfferedFor, Plan, StripTerm } from '@/api/client';
 import { sayCredits } from '@/domain/credits';
+import { Recommended } from '@/domain/Recommended';
 import { addCourse, removeCourse, sayRole, wantedOf } from '@/domain/edits';
 import type { TermVisit } from '@/domain/useTermVisit';
 import { sayStamp, WeekStamp } from '@/grid/WeekStamp';
@@ -22,6 +23,8 @@ function firstOf(names: readonly string[]): string {
 
 type Props = {
   offer: OfferedFor;
+  /** Why the adviser recommends it; undefined where that is not so. */
+  recommended: string | undefined;
   visit: TermVisit;
   fit: Fit | undefined;
   plan: Plan;
@@ -30,7 +33,7 @@ type Props = {
 };
 
 /** A course that the term offers for a requirement: what it settles, whether one may take it, where it fits. */
-export function OfferRow({ offer, visit, fit, plan, terms, here }: Props) {
+export function OfferRow({ offer, recommended, visit, fit, plan, terms, here }: Props) {
   const { found } = offer;
   const { term, sketch } = visit;
   const wanted = wantedOf(sketch.ask, found.id);
@@ -51,6 +54,7 @@ export function OfferRow({ offer, visit, fit, plan, terms, here }: Props) {
       <div className="min-w-40 flex-1">
         <p className={`font-strong break-words ${offer.isEligible ? '' : 'text-mute'}`}>{found.title}</p>
         <p className="text-12 text-mute">{facts.join(' · ')}</p>
+        <Recommended words={recommended} />
         {[...offer.findings, ...(offer.ifPassed === null ? [] : [offer.ifPassed])].map((sentence) => (
           <p key={sentence} className="text-12">
             {sentence}

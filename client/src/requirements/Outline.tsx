@@ -1,13 +1,15 @@
 import { useState } from 'react';
-import type { Audit, RequirementNode, Requirements } from '@/api/client';
+import type { Audit, RequirementNode, Requirements, Term } from '@/api/client';
 import { Select } from '@/ui/Select';
 import { counted } from '@/wording/counted';
 import { NodeRow } from './NodeRow';
 import { Outside } from './Outside';
 import { ProgressBar } from './ProgressBar';
+import { TermApproval } from './TermApproval';
 import { wording } from '@/wording/requirements/Outline';
 
 type Props = {
+  term: Term;
   data: Requirements;
   audit: Audit;
   selected: string | null;
@@ -16,7 +18,7 @@ type Props = {
 };
 
 /** The programme as an outline: every requirement with how it stands; what is done is folded. */
-export function Outline({ data, audit, selected, onSelect, onProgramme }: Props) {
+export function Outline({ term, data, audit, selected, onSelect, onProgramme }: Props) {
   const programme = data.programmes.find((one) => one.id === audit.programme);
   const [opened, setOpened] = useState<ReadonlyMap<string, boolean>>(new Map());
   const isOpen = (node: RequirementNode) =>
@@ -76,6 +78,7 @@ export function Outline({ data, audit, selected, onSelect, onProgramme }: Props)
           {wording.creditsSoFar(audit.completed, audit.underWay, audit.planned, audit.needed)}
         </p>
       </div>
+      <TermApproval term={term} />
       <ul className="mt-2 border-t border-hair">
         {top.map((node) => (
           <NodeRow

@@ -47,7 +47,15 @@ public sealed record StudentRecord
 
     /// <summary>By term, how the adviser's approval stands; not needed where nothing is said.</summary>
     public IReadOnlyDictionary<TermId, Approval> Approvals { get; init; } = new Dictionary<TermId, Approval>();
+
+    /// <summary>Courses that the adviser recommends, in the order of recommending.</summary>
+    public IReadOnlyList<Recommendation> Recommended { get; init; } = [];
 }
+
+/// <summary>A course that the adviser recommends.</summary>
+/// <param name="Course">The course, which the catalogue may not have.</param>
+/// <param name="Words">Why; may be empty.</param>
+public sealed record Recommendation(CourseId Course, string Words);
 
 /// <summary>A course a student takes or took.</summary>
 /// <param name="Course">The course.</param>

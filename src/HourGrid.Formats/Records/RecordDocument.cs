@@ -19,6 +19,7 @@ namespace HourGrid.Formats.Records;
 /// <param name="Holds">What stands in the way.</param>
 /// <param name="Opening">By term, when the student may begin to register.</param>
 /// <param name="Approvals">By term, how the adviser's approval stands.</param>
+/// <param name="Recommended">Courses that the adviser recommends.</param>
 public sealed record RecordDocument(
     string Format,
     int Version,
@@ -35,7 +36,8 @@ public sealed record RecordDocument(
     RecordDocument.LoadDocument Load,
     IReadOnlyList<RecordDocument.HoldDocument> Holds,
     IReadOnlyDictionary<string, DateTimeOffset> Opening,
-    IReadOnlyDictionary<string, string> Approvals
+    IReadOnlyDictionary<string, string> Approvals,
+    IReadOnlyList<RecordDocument.RecommendedDocument> Recommended
 )
 {
     /// <summary>A course taken.</summary>
@@ -60,6 +62,9 @@ public sealed record RecordDocument(
         IReadOnlyList<string> Blocks
     );
 
+    /// <summary>A course that the adviser recommends, and why.</summary>
+    public sealed record RecommendedDocument(string Course, string Words);
+
     public static RecordDocument Of(StudentRecord record)
     {
         ArgumentNullException.ThrowIfNull(record);
@@ -79,7 +84,8 @@ public sealed record RecordDocument(
             new(record.Load.FullTime?.Value, record.Load.Award?.Value, record.Load.Maximum?.Value),
             [.. record.Holds.Select(Of)],
             record.Opening.ToDictionary(one => one.Key.Value, one => one.Value),
-            record.Approvals.ToDictionary(one => one.Key.Value, one => RecordWords.Approvals.Write(one.Value))
+            record.Approvals.ToDictionary(one => one.Key.Value, one => RecordWords.Approvals.Write(one.Value)),
+            [.. record.Recommended.Select(one => new RecommendedDocument(one.Course.Value, one.Words))]
         );
     }
 

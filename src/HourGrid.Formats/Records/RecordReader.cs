@@ -12,6 +12,7 @@ internal static class RecordReader
     private const int Most = 1_000;
 
     private const int LongestHold = 5_000;
+    private const int LongestWords = 1_000;
 
     public static StudentRecord? Read(JsonPlace place)
     {
@@ -31,7 +32,8 @@ internal static class RecordReader
             "load",
             "holds",
             "opening",
-            "approvals"
+            "approvals",
+            "recommended"
         );
         if (!place.IsObject)
             return null;
@@ -52,6 +54,7 @@ internal static class RecordReader
             Holds = record["holds"].List(Hold, Most),
             Opening = ByTerm(record["opening"], Moment),
             Approvals = ByTerm(record["approvals"], one => one.Word(RecordWords.Approvals)),
+            Recommended = record["recommended"].List(Recommendation, Most),
         };
     }
 
@@ -115,6 +118,17 @@ internal static class RecordReader
                 hold.Or("text", "", text => text.Text(LongestHold)),
                 hold["clearedBy"].Word(RecordWords.Clearings) ?? default,
                 hold["blocks"].List(text => text.FilledText(40), Most)
+            )
+            : null;
+    }
+
+    private static Recommendation? Recommendation(JsonPlace place)
+    {
+        var recommended = place.Object("course", "words");
+        return place.IsObject
+            ? new(
+                SharedValues.Course(recommended["course"]),
+                recommended.Or("words", "", text => text.Text(LongestWords))
             )
             : null;
     }

@@ -35,7 +35,9 @@ internal sealed class EligibleCourses(KnownRecords records, CurrentCatalogue cat
 
     /// <summary>Null for a kind that does not bear on what may be taken.</summary>
     private static Grant? GrantOf(Permission permission) =>
-        DomainJson.Grants.TryRead(permission.Kind, out var kind) ? new(new(permission.Course), kind) : null;
+        permission.Course is { } course && DomainJson.Grants.TryRead(permission.Kind, out var kind)
+            ? new(new(course), kind)
+            : null;
 
     public static string NumberOf(ClaimsPrincipal user) =>
         PersonClaims.NumberOf(user) ?? throw Refusals.SignInNeeded();

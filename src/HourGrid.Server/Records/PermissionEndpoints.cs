@@ -9,7 +9,7 @@ using HourGrid.Server.Wording;
 
 namespace HourGrid.Server.Records;
 
-/// <summary>What a student asks instructors for, and what came of it.</summary>
+/// <summary>What a student asks instructors and the adviser for, and what came of it.</summary>
 internal static class PermissionEndpoints
 {
     public static void MapPermissions(this IEndpointRouteBuilder api)
@@ -17,6 +17,7 @@ internal static class PermissionEndpoints
         var permissions = api.MapGroup("/terms/{term}/permissions").RequireAuthorization().LimitAtOnce();
         permissions.MapGet("/", ListAsync).WithName("Permissions");
         permissions.MapPost("/", AskAsync).WithName("AskPermission");
+        permissions.MapPost("/approval", AskAdviserAsync).WithName("AskApproval");
         permissions.MapPost("/code", GiveInAsync).WithName("GiveInCode");
     }
 
@@ -65,6 +66,29 @@ internal static class PermissionEndpoints
         return await ListAsync(term, user, records, catalogue, cancellation);
     }
 
+    private static async Task<PermissionsRecord> AskAdviserAsync(
+        string term,
+        Body<ApprovalAsked> body,
+        ClaimsPrincipal user,
+        RegistrarClient registrar,
+        KnownRecords records,
+        CurrentCatalogue catalogue,
+        CancellationToken cancellation
+    )
+    {
+        _ = catalogue.Get(term);
+        var request = new PermissionRequest(
+            EligibleCourses.NumberOf(user),
+            term,
+            null,
+            PermissionRecord.Approval,
+            body.Value.Words,
+            null
+        );
+        await SendAsync(request, registrar, records, cancellation);
+        return await ListAsync(term, user, records, catalogue, cancellation);
+    }
+
     private static async Task<PermissionsRecord> GiveInAsync(
         string term,
         Body<CodeGivenIn> body,
@@ -105,19 +129,25 @@ internal static class PermissionEndpoints
 /// <param name="Words">Why, to be read by the instructor.</param>
 internal sealed record PermissionAsked(CourseId Course, GrantKind Kind, [property: MaxLength(1000)] string Words);
 
+/// <param name="Words">What the adviser should know; may be empty.</param>
+internal sealed record ApprovalAsked([property: MaxLength(1000)] string Words);
+
 /// <param name="Code">The code on the slip of paper.</param>
 internal sealed record CodeGivenIn([property: MinLength(1), MaxLength(50)] string Code);
 
 /// <param name="Permissions">All that was asked for in the term, in the order of asking.</param>
 internal sealed record PermissionsRecord(IReadOnlyList<PermissionRecord> Permissions);
 
-/// <param name="Course">For which course.</param>
-/// <param name="Kind">What for: consent, prerequisite or restriction.</param>
+/// <param name="Course">For which course; null for an approval, which is of the whole term.</param>
+/// <param name="Kind">What for: consent, prerequisite, restriction or approval.</param>
 /// <param name="Words">Why.</param>
 /// <param name="IsGranted">Whether it was granted; null while nobody has decided.</param>
-/// <param name="Answer">The instructor's words.</param>
-internal sealed record PermissionRecord(string Course, string Kind, string Words, bool? IsGranted, string Answer)
+/// <param name="Answer">The words of who decided.</param>
+internal sealed record PermissionRecord(string? Course, string Kind, string Words, bool? IsGranted, string Answer)
 {
+    /// <summary>The adviser's approval of a term.</summary>
+    public const string Approval = "approval";
+
     public static PermissionRecord Of(Permission permission) =>
         new(permission.Course, permission.Kind, permission.Words, permission.IsGranted, permission.Answer);
 }

@@ -38,19 +38,19 @@ internal sealed record SectionSeats(
 }
 
 /// <summary>A permission that a student asked for.</summary>
-/// <param name="Course">For which course.</param>
-/// <param name="Kind">What for: consent, prerequisite or restriction.</param>
+/// <param name="Course">For which course; null for an approval, which is of the whole term.</param>
+/// <param name="Kind">What for: consent, prerequisite, restriction or approval.</param>
 /// <param name="Words">Why.</param>
 /// <param name="IsGranted">Whether it was granted; null while nobody has decided.</param>
-/// <param name="Answer">The instructor's words.</param>
-internal sealed record Permission(string Course, string Kind, string Words, bool? IsGranted, string Answer);
+/// <param name="Answer">The words of who decided.</param>
+internal sealed record Permission(string? Course, string Kind, string Words, bool? IsGranted, string Answer);
 
-/// <summary>What a student asks an instructor for, or a code that gives it.</summary>
+/// <summary>What a student asks an instructor or the adviser for, or a code that gives it.</summary>
 /// <param name="Student">Who asks.</param>
 /// <param name="Term">For which term.</param>
-/// <param name="Course">For which course; null with a code.</param>
+/// <param name="Course">For which course; null with a code, and for an approval.</param>
 /// <param name="Kind">What for; null with a code.</param>
-/// <param name="Words">Why, to be read by the instructor.</param>
+/// <param name="Words">Why, to be read by who decides.</param>
 /// <param name="Code">A code handed out on paper; null to ask.</param>
 internal sealed record PermissionRequest(
     string Student,

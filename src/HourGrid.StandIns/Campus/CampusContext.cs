@@ -122,15 +122,17 @@ public sealed class SectionRow
     public bool IsLetInByInstructor { get; set; }
 }
 
-/// <summary>What a student asked an instructor for.</summary>
+/// <summary>What a student asked an instructor for, or the adviser.</summary>
 public sealed class PermissionRow
 {
     public int Id { get; set; }
     public required string Student { get; set; }
     public required string Term { get; set; }
-    public required string Course { get; set; }
 
-    /// <summary>Consent, or to waive a prerequisite or restriction.</summary>
+    /// <summary>Null where the whole term is to be approved.</summary>
+    public string? Course { get; set; }
+
+    /// <summary>Consent, to waive a prerequisite or restriction, or the adviser's approval.</summary>
     public required string Kind { get; set; }
     public required string Words { get; set; }
     public DateTime AskedUtc { get; set; }

@@ -8,7 +8,7 @@ namespace HourGrid.StandIns.Campus;
 internal static class CampusFile
 {
     /// <summary>Grows with every change of the rows: a campus that is only simulated begins again.</summary>
-    private const int Shape = 3;
+    private const int Shape = 4;
 
     public static string ConnectionTo(string folder) =>
         new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, "campus.db") }.ConnectionString;

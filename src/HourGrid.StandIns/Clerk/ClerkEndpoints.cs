@@ -11,7 +11,7 @@ using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.StandIns.Clerk;
 
-/// <summary>Pages of those who work at the campus: the registrar's clerk, instructors, and the mail that was received.</summary>
+/// <summary>Pages of those who work at the campus: the registrar's clerk, instructors, advisers, and the mail that was received.</summary>
 internal static class ClerkEndpoints
 {
     private const int MailsShown = 100;
@@ -34,7 +34,7 @@ internal static class ClerkEndpoints
         app.MapPost("/instructor", DecideAsync);
         app.MapPost("/instructor/let-in", LineForms.LetInAsync);
         app.MapPost("/instructor/remove", LineForms.RemoveAsync);
-        forms.MapPost("/approvals", ApproveAsync);
+        app.MapAdviser();
     }
 
     private static async Task<RazorComponentResult> MailAsync(CampusContext campus, CancellationToken cancellation) =>
@@ -96,6 +96,7 @@ internal static class ClerkEndpoints
                 Asked = (IReadOnlyList<PermissionRow>)
                     await campus
                         .Permissions.AsNoTracking()
+                        .Where(row => row.Kind != Permissions.Approval)
                         .OrderByDescending(row => row.Id)
                         .ToListAsync(cancellation),
                 Lines = (IReadOnlyList<InstructorLine>)await InstructorLine.AllAsync(campus, cancellation),
@@ -144,32 +145,6 @@ internal static class ClerkEndpoints
             cancellation
         );
         return FormAnswer.Of("/clerk", isDone, $"turn of {student} in {term}");
-    }
-
-    /// <summary>Gives an adviser’s approval of a term, or takes it back.</summary>
-    private static async Task<IResult> ApproveAsync(
-        [FromForm] string term,
-        [FromForm] string student,
-        [FromForm] bool given,
-        CampusWrites writes,
-        CancellationToken cancellation
-    )
-    {
-        var isDone = await writes.ChangeAsync(
-            async (campus, log) =>
-            {
-                if (await campus.Records.FindAsync([student], cancellation) is not { } row)
-                    return false;
-                var record = RecordJson.Read(Encoding.UTF8.GetBytes(row.Json)).Value;
-                var approvals = record.Approvals.ToDictionary();
-                approvals[new(term)] = given ? Approval.Given : Approval.Needed;
-                row.Json = Encoding.UTF8.GetString(RecordJson.Write(record with { Approvals = approvals }));
-                log.OfStudent("approval", student, term);
-                return true;
-            },
-            cancellation
-        );
-        return FormAnswer.Of("/clerk", isDone, $"student {student}");
     }
 
     private static async Task<IResult> PutHoldAsync(

@@ -248,5 +248,7 @@ internal sealed class TermBooks(
     }
 
     private static Grant? GrantOf(PermissionRow row) =>
-        Enum.TryParse<GrantKind>(row.Kind, ignoreCase: true, out var kind) ? new(new(row.Course), kind) : null;
+        row.Course is { } course && Enum.TryParse<GrantKind>(row.Kind, ignoreCase: true, out var kind)
+            ? new(new(course), kind)
+            : null;
 }

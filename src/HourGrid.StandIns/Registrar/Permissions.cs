@@ -3,10 +3,13 @@ using Microsoft.EntityFrameworkCore;
 
 namespace HourGrid.StandIns.Registrar;
 
-/// <summary>What students ask of instructors, and codes that give the same.</summary>
+/// <summary>What students ask of instructors and advisers, and codes that give the same.</summary>
 internal static class Permissions
 {
-    public static IReadOnlyList<string> Kinds { get; } = ["consent", "prerequisite", "restriction"];
+    /// <summary>The adviser's approval of a term: the one kind that is of no course.</summary>
+    public const string Approval = "approval";
+
+    public static IReadOnlyList<string> Kinds { get; } = ["consent", "prerequisite", "restriction", Approval];
 
     /// <summary>Notes what is asked; the same asked again while nobody has decided is the same.</summary>
     public static async Task<(PermissionRow? Row, string Why)> AskAsync(
@@ -18,20 +21,27 @@ internal static class Permissions
     {
         if (asked.Kind is not { } kind || !Kinds.Contains(kind))
             return (null, $"kind: found \"{asked.Kind}\"; expected one of {string.Join(", ", Kinds)}.");
-        if (!await campus.Records.AnyAsync(row => row.Student == asked.Student))
+        if (await campus.Records.FindAsync(asked.Student) is not { } student)
             return (null, $"student: there is no student {asked.Student}.");
-        if (!await campus.Sections.AnyAsync(row => row.Term == asked.Term && row.Course == asked.Course))
+        if (kind == Approval && Advising.ApprovalOf(student, asked.Term) != Core.Records.Approval.Needed)
+            return (null, $"kind: no approval of {asked.Term} is needed that was not given.");
+        var course = kind == Approval ? null : asked.Course;
+        if (
+            kind != Approval
+            && !await campus.Sections.AnyAsync(row => row.Term == asked.Term && row.Course == asked.Course)
+        )
             return (null, $"course: {asked.Course} is not offered in {asked.Term}.");
         var same = await campus.Permissions.FirstOrDefaultAsync(row =>
             row.Student == asked.Student
             && row.Term == asked.Term
-            && row.Course == asked.Course
+            && row.Course == course
             && row.Kind == kind
-            && row.IsGranted != false
+            // An approval that was taken back can be asked for again.
+            && (row.IsGranted == null || (row.IsGranted == true && kind != Approval))
         );
         if (same is not null)
             return (same, "");
-        var row = New(asked.Student, asked.Term, asked.Course!, kind, asked.Words ?? "", nowUtc);
+        var row = New(asked.Student, asked.Term, course, kind, asked.Words ?? "", nowUtc);
         campus.Permissions.Add(row);
         log.OfStudent("permission", asked.Student, asked.Term);
         return (row, "");
@@ -82,13 +92,15 @@ internal static class Permissions
         row.Answer = answer;
         row.DecidedUtc = nowUtc;
         log.OfStudent("permission", row.Student, row.Term);
+        if (row.Kind == Approval)
+            await Advising.ApproveAsync(campus, log, row.Student, row.Term, isGranted);
         return true;
     }
 
     private static PermissionRow New(
         string student,
         string term,
-        string course,
+        string? course,
         string kind,
         string words,
         DateTime nowUtc

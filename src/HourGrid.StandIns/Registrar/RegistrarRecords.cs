@@ -38,12 +38,12 @@ internal sealed record SeatsRecord(
         new(row.Term, row.Number, row.Capacity, row.Enrolled, row.WaitlistCapacity, row.Waitlisted);
 }
 
-/// <summary>What a student asks an instructor for, or a code that gives it.</summary>
+/// <summary>What a student asks an instructor or the adviser for, or a code that gives it.</summary>
 /// <param name="Student">Who asks.</param>
 /// <param name="Term">For which term.</param>
-/// <param name="Course">For which course; null with a code.</param>
-/// <param name="Kind"><c>consent</c>, <c>prerequisite</c> or <c>restriction</c>; null with a code.</param>
-/// <param name="Words">Why, to be read by the instructor.</param>
+/// <param name="Course">For which course; null with a code, and for an approval, which is of the whole term.</param>
+/// <param name="Kind"><c>consent</c>, <c>prerequisite</c>, <c>restriction</c> or <c>approval</c>; null with a code.</param>
+/// <param name="Words">Why, to be read by who decides.</param>
 /// <param name="Code">A code handed out on paper; null to ask.</param>
 internal sealed record PermissionRequest(
     string Student,
@@ -58,16 +58,16 @@ internal sealed record PermissionRequest(
 /// <param name="Id">Its number.</param>
 /// <param name="Student">Who asked.</param>
 /// <param name="Term">For which term.</param>
-/// <param name="Course">For which course.</param>
+/// <param name="Course">For which course; null for the whole term.</param>
 /// <param name="Kind">What for.</param>
 /// <param name="Words">Why.</param>
 /// <param name="IsGranted">Whether it was granted; null while nobody has decided.</param>
-/// <param name="Answer">The instructor's words.</param>
+/// <param name="Answer">The words of who decided.</param>
 internal sealed record PermissionRecord(
     int Id,
     string Student,
     string Term,
-    string Course,
+    string? Course,
     string Kind,
     string Words,
     bool? IsGranted,

@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { expectNoFaults } from '../axe';
-import { signIn } from '../campus';
+import { sharedCampus, signIn } from '../campus';
+import { Finder } from '../finder';
 import { Requirements } from '../requirements';
 import { Workbench } from '../workbench';
 
@@ -39,6 +40,47 @@ test('credit from school exams counts, and stands with what it is for', async ({
   await expect(requirements.row('A craft')).toContainText('not needed');
 });
 
+test('what the adviser recommends stands marked, and an approval that is needed is asked for there', async ({
+  page,
+  context,
+  baseURL,
+}) => {
+  await page.goto('/2027SP/requirements');
+  await page.getByRole('main').getByRole('link', { name: 'Sign in' }).click();
+  await page.getByRole('button', { name: /Perrin Ashdown/ }).click();
+  // Whatever is known of the degree.
+  const place = page.getByRole('main');
+  await expect(place).toContainText('Your adviser has not approved Spring 2027 yet.');
+  await place.getByRole('button', { name: 'Ask your adviser…' }).click();
+  await place.getByRole('textbox').fill('Four of five are for the degree.');
+  await expectNoFaults(page);
+  await place.getByRole('button', { name: 'Ask for the approval' }).click();
+  await expect(place).toContainText('Asked your adviser: waiting for an answer.');
+
+  const adviser = await context.newPage();
+  const asked = adviser.getByRole('row').filter({ hasText: 'Four of five are for the degree.' });
+  await adviser.goto(`${sharedCampus(baseURL!)}/adviser`);
+  await asked.getByLabel('Words').fill('Only three are.');
+  await asked.getByRole('button', { name: /^Refuse/ }).click();
+  await expect(place).toContainText('Asked your adviser: refused. “Only three are.”');
+  await expect(place.getByRole('button', { name: 'Ask your adviser…' })).toBeVisible();
+  await asked.getByRole('button', { name: /^Approve/ }).click();
+  await expect(place).toContainText('Your adviser has approved Spring 2027.');
+
+  const recommend = adviser.locator('form').filter({ hasText: 'Recommend' }).last();
+  await recommend.getByLabel('Student').selectOption('Perrin Ashdown');
+  await recommend.getByLabel('Course').fill('MUS 260');
+  await recommend.getByLabel('Why').fill('<i>Small</i> and good.');
+  await recommend.getByRole('button', { name: 'Recommend' }).click();
+  await page.getByRole('link', { name: 'Catalogue' }).click();
+  const finder = new Finder(page);
+  await finder.box.fill('mus 260');
+  await expect(finder.rows.first()).toContainText('Recommended');
+  await finder.rows.first().click();
+  await expect(finder.course).toContainText('Recommended by your adviser: “<i>Small</i> and good.”');
+  await expectNoFaults(page);
+});
+
 test('from a leaf to a sketch in one press, and to every timetable that settles it in two', async ({
   page,
 }) => {
@@ -49,6 +91,9 @@ test('from a leaf to a sketch in one press, and to every timetable that settles 
   const alone = await workbench.count();
   const requirements = await Requirements.open(page);
   await requirements.row('Humanities').click();
+  await expect(requirements.offer('HIS 210')).toContainText(
+    'Recommended by your adviser: “It counts as humanities and as writing.”',
+  );
   await expect(page.getByText(/courses of Spring 2027 would settle some of what is missing/)).toBeVisible();
 
   // A course, and back.

@@ -1,4 +1,5 @@
 export const wording = {
+  recommended: 'Recommended · ',
   hiddenHides: (hides: number) => ` · ${hides} hidden`,
   ofWithSeats: (sectionsWithSeat: number, sections: string) =>
     ` · ${sectionsWithSeat} of ${sections} with seats`,

@@ -9,9 +9,6 @@ const sayKind = (kind: string) => kinds[kind] ?? kind;
 export const wording = {
   permissions: 'Permissions',
   of: (kind: string) => `Asked for ${sayKind(kind)}:`,
-  waiting: 'waiting for an answer.',
-  granted: 'granted.',
-  refused: 'refused.',
   ask: 'Ask for a permission…',
   whatFor: 'Ask for',
   kind: sayKind,

@@ -1,0 +1,4 @@
+export const wording = {
+  byAdviser: 'Recommended by your adviser',
+  said: (words: string) => `: “${words}”`,
+};
