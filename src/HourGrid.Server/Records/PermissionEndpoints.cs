@@ -77,15 +77,12 @@ internal static class PermissionEndpoints
     )
     {
         _ = catalogue.Get(term);
-        var request = new PermissionRequest(
-            EligibleCourses.NumberOf(user),
-            term,
-            null,
-            PermissionRecord.Approval,
-            body.Value.Words,
-            null
+        await SendAsync(
+            new(EligibleCourses.NumberOf(user), term, null, PermissionRecord.Approval, body.Value.Words, null),
+            registrar,
+            records,
+            cancellation
         );
-        await SendAsync(request, registrar, records, cancellation);
         return await ListAsync(term, user, records, catalogue, cancellation);
     }
 

@@ -18,7 +18,7 @@ internal static class AdviserForms
     public static void MapAdviser(this IEndpointRouteBuilder app)
     {
         app.MapGet(Page, PageAsync);
-        app.MapPost("/adviser/requests", DecideAsync);
+        app.MapDecisions("/adviser/requests", Page);
         app.MapPost("/adviser/approvals", ApproveAsync);
         app.MapPost("/adviser/recommended", RecommendAsync);
         app.MapPost("/adviser/recommended/withdraw", WithdrawAsync);
@@ -43,22 +43,6 @@ internal static class AdviserForms
                     ],
             }
         );
-
-    private static async Task<IResult> DecideAsync(
-        [FromForm] int id,
-        [FromForm] bool granted,
-        [FromForm] string? answer,
-        CampusWrites writes,
-        CampusClock clock,
-        CancellationToken cancellation
-    )
-    {
-        var isDone = await writes.ChangeAsync(
-            (campus, log) => Permissions.DecideAsync(campus, log, id, granted, answer ?? "", clock.UtcNow),
-            cancellation
-        );
-        return FormAnswer.Of(Page, isDone, "such request");
-    }
 
     private static async Task<IResult> ApproveAsync(
         [FromForm] string term,

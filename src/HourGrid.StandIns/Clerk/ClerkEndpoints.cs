@@ -31,7 +31,7 @@ internal static class ClerkEndpoints
         forms.MapPost("/holds/lift", LiftHoldAsync);
         forms.MapPost("/crowd", SetCrowd);
         forms.MapPost("/faults", SetFaults);
-        app.MapPost("/instructor", DecideAsync);
+        app.MapDecisions("/instructor", "/instructor");
         app.MapPost("/instructor/let-in", LineForms.LetInAsync);
         app.MapPost("/instructor/remove", LineForms.RemoveAsync);
         app.MapAdviser();
@@ -230,21 +230,5 @@ internal static class ClerkEndpoints
         faults.IsDown = down ?? false;
         faults.IsNonsense = nonsense ?? false;
         return Results.LocalRedirect("/clerk");
-    }
-
-    private static async Task<IResult> DecideAsync(
-        [FromForm] int id,
-        [FromForm] bool granted,
-        [FromForm] string? answer,
-        CampusWrites writes,
-        CampusClock clock,
-        CancellationToken cancellation
-    )
-    {
-        var isDone = await writes.ChangeAsync(
-            (campus, log) => Permissions.DecideAsync(campus, log, id, granted, answer ?? "", clock.UtcNow),
-            cancellation
-        );
-        return FormAnswer.Of("/instructor", isDone, "such request");
     }
 }
