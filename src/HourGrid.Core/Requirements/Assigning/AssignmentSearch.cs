@@ -19,6 +19,9 @@ internal sealed class AssignmentSearch
     private readonly int levels;
     private readonly IReadOnlyList<LeafGroup> groups;
     private readonly Dictionary<(int Group, string Levels), GroupBest> known = [];
+
+    // By group, what was found last, for other parts of choices.
+    private readonly IReadOnlyList<int>[] near;
     private bool[]? best;
     private ShortageVector bestShort;
     private bool isExact = true;
@@ -27,6 +30,7 @@ internal sealed class AssignmentSearch
     {
         (this.problem, this.limit, this.levels) = (problem, limit, levels);
         groups = LeafGroup.Of(problem);
+        near = [.. groups.Select(_ => Array.Empty<int>())];
     }
 
     /// <summary>The best assignment: the least short level by level, then fewest pairs, then the pairs that are first.</summary>
@@ -84,7 +88,17 @@ internal sealed class AssignmentSearch
             string.Concat(groups[group].Pairs.Select(pair => (char)levelsOfLeaf[problem.Pairs[pair].Leaf]))
         );
         if (!known.TryGetValue(key, out var found))
-            known[key] = found = GroupSearch.Best(problem, groups[group], levelsOfLeaf, IsInOrder, limit);
+        {
+            known[key] = found = GroupSearch.Best(
+                problem,
+                groups[group],
+                levelsOfLeaf,
+                IsInOrder,
+                limit,
+                near[group]
+            );
+            near[group] = found.Given;
+        }
         return found;
     }
 

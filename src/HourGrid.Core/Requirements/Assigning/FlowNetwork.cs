@@ -1,8 +1,9 @@
 namespace HourGrid.Core.Requirements.Assigning;
 
 /// <summary>
-/// A flow of least cost from several sources to a sink, by shortest augmenting paths, a source after the other (Ahuja,
-/// Magnanti, Orlin, "Network Flows", 1993, chapter 9). Costs may be negative; a network as it is built has no cycle.
+/// A flow of least cost from several sources to a sink, by cancelling negative cycles, which label correcting finds (Ahuja,
+/// Magnanti, Orlin, "Network Flows", 1993, chapters 5 and 9): from a flow that is nearly so there are few. Costs may be negative; a
+/// network as it is built has no cycle.
 /// </summary>
 internal sealed class FlowNetwork
 {
@@ -10,39 +11,33 @@ internal sealed class FlowNetwork
     private const int NoArc = -1;
 
     // Arcs, and by node the first of those that go out of it; each arc knows the next.
-    private int[] head = new int[64];
-    private int[] capacity = new int[64];
-    private int[] next = new int[64];
-    private Int128[] cost = new Int128[64];
-    private int[] first = [.. Enumerable.Repeat(NoArc, 32)];
-    private int nodes = 1;
-    private int arcs;
+    private readonly Arc[] arcs;
+    private readonly int[] first;
+    private int arcCount;
+    private int nodeCount = 1;
+
+    // With them no arc that is left costs less than nothing.
+    private Int128[] potential = [];
+
+    /// <param name="mostNodes">As many nodes as it will have at most, the sink apart.</param>
+    /// <param name="mostArcs">As many arcs.</param>
+    public FlowNetwork(int mostNodes, int mostArcs)
+    {
+        arcs = new Arc[2 * mostArcs];
+        first = new int[mostNodes + 1];
+        Array.Fill(first, NoArc);
+    }
 
     /// <summary>Where everything goes.</summary>
     public static int SinkNode => Sink;
 
     /// <summary>A new node.</summary>
-    public int AddNode()
-    {
-        if (nodes == first.Length)
-        {
-            Array.Resize(ref first, 2 * nodes);
-            Array.Fill(first, NoArc, nodes, nodes);
-        }
-        return nodes++;
-    }
+    public int AddNode() => nodeCount++;
 
     /// <summary>A new arc. Arcs stand in pairs: the one after it is the way back.</summary>
     public int AddArc(int from, int to, int most, Int128 costOfOne)
     {
-        if (arcs == head.Length)
-        {
-            Array.Resize(ref head, 2 * arcs);
-            Array.Resize(ref capacity, 2 * arcs);
-            Array.Resize(ref next, 2 * arcs);
-            Array.Resize(ref cost, 2 * arcs);
-        }
-        var arc = arcs;
+        var arc = arcCount;
         Add(from, to, most, costOfOne);
         Add(to, from, 0, -costOfOne);
         return arc;
@@ -50,48 +45,97 @@ internal sealed class FlowNetwork
 
     private void Add(int from, int to, int most, Int128 costOfOne)
     {
-        (head[arcs], capacity[arcs], cost[arcs], next[arcs]) = (to, most, costOfOne, first[from]);
-        first[from] = arcs++;
+        arcs[arcCount] = new()
+        {
+            Cost = costOfOne,
+            Head = to,
+            Capacity = most,
+            Next = first[from],
+        };
+        first[from] = arcCount++;
     }
 
     /// <summary>How much flows on an arc.</summary>
-    public int FlowOn(int arc) => capacity[arc ^ 1];
+    public int FlowOn(int arc) => arcs[arc ^ 1].Capacity;
 
-    /// <summary>Sends one unit from each of the sources, from one after the other on the path that is cheapest then.</summary>
-    public void SendFrom(IReadOnlyCollection<int> sources)
+    /// <summary>Sends one unit along an arc and on to the sink, at each node by what costs least of what is left.</summary>
+    public void Send(int along)
     {
-        var distance = new Int128[nodes];
-        var arcTo = new int[nodes];
-        var isWaiting = new bool[nodes];
-        var waiting = new Queue<int>();
-        foreach (var source in sources)
+        Push(along);
+        for (var node = arcs[along].Head; node != Sink; node = arcs[along].Head)
+            Push(along = Cheapest(node));
+    }
+
+    private int Cheapest(int node)
+    {
+        var best = NoArc;
+        for (var arc = first[node]; arc != NoArc; arc = arcs[arc].Next)
+            // Not back where it came from.
+            if ((arc & 1) == 0 && arcs[arc].Capacity > 0 && (best == NoArc || arcs[arc].Cost < arcs[best].Cost))
+                best = arc;
+        return best;
+    }
+
+    /// <summary>
+    /// Makes what flows cost the least: sends a unit around cycles that cost less than nothing until there are none.
+    /// </summary>
+    public void Improve()
+    {
+        potential = new Int128[nodeCount];
+        var arcTo = new int[nodeCount];
+        Array.Fill(arcTo, NoArc);
+        var isWaiting = new bool[nodeCount];
+        Array.Fill(isWaiting, true);
+        var waiting = new Queue<int>(Enumerable.Range(0, nodeCount));
+        while (waiting.TryDequeue(out var node))
         {
-            Array.Fill(distance, Int128.MaxValue);
-            distance[source] = 0;
-            waiting.Enqueue(source);
-            while (waiting.TryDequeue(out var node))
+            isWaiting[node] = false;
+            for (var arc = first[node]; arc != NoArc; arc = arcs[arc].Next)
             {
-                isWaiting[node] = false;
-                var here = distance[node];
-                for (var arc = first[node]; arc != NoArc; arc = next[arc])
+                var there = arcs[arc].Head;
+                if (arcs[arc].Capacity == 0 || potential[node] + arcs[arc].Cost >= potential[there])
+                    continue;
+                if (IsBehind(node, there))
                 {
-                    if (capacity[arc] == 0)
-                        continue;
-                    var reached = here + cost[arc];
-                    var there = head[arc];
-                    if (reached >= distance[there])
-                        continue;
-                    distance[there] = reached;
-                    arcTo[there] = arc;
-                    // What has arrived goes nowhere else.
-                    if (isWaiting[there] || there == Sink)
-                        continue;
-                    isWaiting[there] = true;
-                    waiting.Enqueue(there);
+                    GoAround(arc);
+                    break;
                 }
+                potential[there] = potential[node] + arcs[arc].Cost;
+                arcTo[there] = arc;
+                Wait(there);
             }
-            for (var node = Sink; node != source; node = head[arcTo[node] ^ 1])
-                Push(arcTo[node]);
+        }
+
+        // Whether a node is reached through another.
+        bool IsBehind(int node, int other)
+        {
+            while (node != other && arcTo[node] != NoArc)
+                node = arcs[arcTo[node] ^ 1].Head;
+            return node == other;
+        }
+
+        // From the arc's end along the arcs by which its beginning is reached.
+        void GoAround(int arc)
+        {
+            var end = arcs[arc].Head;
+            Push(arc);
+            for (var node = arcs[arc ^ 1].Head; ; node = arcs[arc ^ 1].Head)
+            {
+                Wait(node);
+                if (node == end)
+                    break;
+                arc = arcTo[node];
+                arcTo[node] = NoArc;
+                Push(arc);
+            }
+        }
+
+        void Wait(int node)
+        {
+            if (isWaiting[node])
+                return;
+            isWaiting[node] = true;
+            waiting.Enqueue(node);
         }
     }
 
@@ -101,17 +145,16 @@ internal sealed class FlowNetwork
     /// </summary>
     public void PreferInOrder(IReadOnlyList<int> preferred)
     {
-        var potential = Potentials();
-        var isLocked = new bool[arcs];
-        var arcTo = new int[nodes];
-        var isSeen = new bool[nodes];
+        var isLocked = new bool[arcCount];
+        var arcTo = new int[nodeCount];
+        var isSeen = new bool[nodeCount];
         var waiting = new Queue<int>();
         foreach (var arc in preferred)
         {
-            var (from, to) = (head[arc ^ 1], head[arc]);
-            if (FlowOn(arc) == 0 && cost[arc] + potential[from] - potential[to] == 0 && FindWay(to, from))
+            var (from, to) = (arcs[arc ^ 1].Head, arcs[arc].Head);
+            if (FlowOn(arc) == 0 && arcs[arc].Cost + potential[from] - potential[to] == 0 && FindWay(to, from))
             {
-                for (var node = from; node != to; node = head[arcTo[node] ^ 1])
+                for (var node = from; node != to; node = arcs[arcTo[node] ^ 1].Head)
                     Push(arcTo[node]);
                 Push(arc);
             }
@@ -126,14 +169,14 @@ internal sealed class FlowNetwork
             isSeen[start] = true;
             waiting.Enqueue(start);
             while (waiting.TryDequeue(out var node))
-                for (var arc = first[node]; arc != NoArc; arc = next[arc])
+                for (var arc = first[node]; arc != NoArc; arc = arcs[arc].Next)
                 {
-                    var there = head[arc];
+                    var there = arcs[arc].Head;
                     if (
-                        capacity[arc] == 0
+                        arcs[arc].Capacity == 0
                         || isLocked[arc]
                         || isSeen[there]
-                        || cost[arc] + potential[node] - potential[there] != 0
+                        || arcs[arc].Cost + potential[node] - potential[there] != 0
                     )
                         continue;
                     isSeen[there] = true;
@@ -146,34 +189,17 @@ internal sealed class FlowNetwork
         }
     }
 
-    /// <summary>Distances from a node that reaches all for nothing; with them no arc that is left costs less than nothing.</summary>
-    private Int128[] Potentials()
-    {
-        var potential = new Int128[nodes];
-        var isWaiting = new bool[nodes];
-        Array.Fill(isWaiting, true);
-        var waiting = new Queue<int>(Enumerable.Range(0, nodes));
-        while (waiting.TryDequeue(out var node))
-        {
-            isWaiting[node] = false;
-            for (var arc = first[node]; arc != NoArc; arc = next[arc])
-            {
-                var there = head[arc];
-                if (capacity[arc] == 0 || potential[node] + cost[arc] >= potential[there])
-                    continue;
-                potential[there] = potential[node] + cost[arc];
-                if (isWaiting[there])
-                    continue;
-                isWaiting[there] = true;
-                waiting.Enqueue(there);
-            }
-        }
-        return potential;
-    }
-
     private void Push(int arc)
     {
-        capacity[arc]--;
-        capacity[arc ^ 1]++;
+        arcs[arc].Capacity--;
+        arcs[arc ^ 1].Capacity++;
+    }
+
+    private struct Arc
+    {
+        public Int128 Cost;
+        public int Head;
+        public int Capacity;
+        public int Next;
     }
 }

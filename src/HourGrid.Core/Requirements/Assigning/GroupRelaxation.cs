@@ -28,7 +28,16 @@ internal sealed record RelaxedGroup(
 /// The assignment of a group of leaves with what a leaf gets bounded from above, so that it is a flow of least cost: exact
 /// where every course brings a leaf as much as the others, and wherever nothing is misjudged.
 /// </summary>
-internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group, Decisions decisions)
+/// <param name="problem">The problem.</param>
+/// <param name="group">The group.</param>
+/// <param name="decisions">What is decided.</param>
+/// <param name="near">Pairs that are perhaps not far from the best: it begins there, and is done the sooner for it.</param>
+internal sealed class GroupRelaxation(
+    AssignmentProblem problem,
+    LeafGroup group,
+    Decisions decisions,
+    IReadOnlyList<int> near
+)
 {
     private const int Levels = AssignmentProblem.Levels;
 
@@ -67,8 +76,13 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
     /// <summary>The flow, and the arcs of its pairs in their order.</summary>
     private (FlowNetwork Network, List<(int Pair, int Arc)> Arcs) Flow(HashSet<int> taken)
     {
-        var network = new FlowNetwork();
-        var courses = new Dictionary<int, int>();
+        // A leaf has a node and three arcs for each status, a course a node and an arc beside those of its pairs.
+        var network = new FlowNetwork(
+            (needs.Count * Levels) + problem.Courses.Count,
+            (needs.Count * Levels * 3) + group.Pairs.Length + problem.Courses.Count
+        );
+        var nodeOf = new int[problem.Courses.Count];
+        var unusedOf = new int[problem.Courses.Count];
         var arcs = new List<(int Pair, int Arc)>();
         foreach (var (_, need) in needs)
         {
@@ -87,21 +101,41 @@ internal sealed class GroupRelaxation(AssignmentProblem problem, LeafGroup group
                 var one = problem.Pairs[pair];
                 if (taken.Contains(one.Course))
                     continue;
-                if (!courses.TryGetValue(one.Course, out var node))
+                if (nodeOf[one.Course] == 0)
                 {
-                    courses[one.Course] = node = network.AddNode();
+                    nodeOf[one.Course] = network.AddNode();
                     // It need not be given to any leaf.
-                    network.AddArc(node, FlowNetwork.SinkNode, 1, 0);
+                    unusedOf[one.Course] = network.AddArc(nodeOf[one.Course], FlowNetwork.SinkNode, 1, 0);
                 }
                 Int128 cost = 1;
                 for (var level = 0; level < Levels; level++)
                     if (one.CountsAt(level) && need.IsBySum(level))
                         cost -= WeightOf[level] * need.GainOf(one, level);
-                arcs.Add((pair, network.AddArc(node, byStatus[one.Status], 1, cost)));
+                arcs.Add((pair, network.AddArc(nodeOf[one.Course], byStatus[one.Status], 1, cost)));
             }
         }
-        network.SendFrom(courses.Values);
+        Begin(network, arcs, nodeOf, unusedOf);
+        network.Improve();
         return (network, arcs);
+    }
+
+    /// <summary>Gives each course where it was given before, or to no leaf.</summary>
+    private void Begin(FlowNetwork network, List<(int Pair, int Arc)> arcs, int[] nodeOf, int[] unusedOf)
+    {
+        var wasGiven = new bool[problem.Pairs.Count];
+        foreach (var pair in near)
+            wasGiven[pair] = true;
+        foreach (var (pair, arc) in arcs)
+        {
+            var course = problem.Pairs[pair].Course;
+            if (!wasGiven[pair] || nodeOf[course] == 0)
+                continue;
+            network.Send(arc);
+            nodeOf[course] = 0;
+        }
+        for (var course = 0; course < nodeOf.Length; course++)
+            if (nodeOf[course] != 0)
+                network.Send(unusedOf[course]);
     }
 
     /// <summary>One unit after the other brings the most that one can, and the last the rest.</summary>

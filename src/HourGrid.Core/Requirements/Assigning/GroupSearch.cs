@@ -27,19 +27,24 @@ internal sealed class GroupSearch
     private IReadOnlyList<int>? best;
     private ShortageVector bestShort;
 
+    // What was found last: what comes next is not far from it.
+    private IReadOnlyList<int> near;
+
     private GroupSearch(
         AssignmentProblem problem,
         LeafGroup group,
         byte[] levelsOfLeaf,
         bool isInOrder,
-        WorkLimit limit
+        WorkLimit limit,
+        IReadOnlyList<int> near
     ) =>
-        (this.problem, this.group, this.levelsOfLeaf, this.isInOrder, this.limit) = (
+        (this.problem, this.group, this.levelsOfLeaf, this.isInOrder, this.limit, this.near) = (
             problem,
             group,
             levelsOfLeaf,
             isInOrder,
-            limit
+            limit,
+            near
         );
 
     /// <summary>The least short on the levels that count, then fewest pairs, then, where the order matters, the pairs that are first.</summary>
@@ -48,15 +53,17 @@ internal sealed class GroupSearch
     /// <param name="levelsOfLeaf">By leaf of the problem, a bit for each level that counts.</param>
     /// <param name="isInOrder">Whether the order of pairs matters.</param>
     /// <param name="limit">How long it may take.</param>
+    /// <param name="near">Pairs that are perhaps not far from the best: it begins there.</param>
     public static GroupBest Best(
         AssignmentProblem problem,
         LeafGroup group,
         byte[] levelsOfLeaf,
         bool isInOrder,
-        WorkLimit limit
+        WorkLimit limit,
+        IReadOnlyList<int> near
     )
     {
-        var search = new GroupSearch(problem, group, levelsOfLeaf, isInOrder, limit);
+        var search = new GroupSearch(problem, group, levelsOfLeaf, isInOrder, limit, near);
         var bounds = new LeafBound[problem.Tree.Leaves.Count * Levels];
         for (var leaf = 0; leaf < problem.Tree.Leaves.Count; leaf++)
         for (var level = 0; level < Levels; level++)
@@ -93,9 +100,10 @@ internal sealed class GroupSearch
     private RelaxedGroup Relax(LeafBound[] bounds, sbyte[] isFixed)
     {
         // Where the bound is beaten already, which of equals it is matters to nobody.
-        var relaxed = new GroupRelaxation(problem, group, new(levelsOfLeaf, bounds, isFixed)).Solve(bound =>
+        var relaxed = new GroupRelaxation(problem, group, new(levelsOfLeaf, bounds, isFixed), near).Solve(bound =>
             isInOrder && (best is null || bound.CompareTo(bestShort) <= 0)
         );
+        near = relaxed.Given;
         var order = best is null ? -1 : relaxed.Real.CompareTo(bestShort);
         if (order < 0 || (order == 0 && isInOrder && IsBefore(relaxed.Given, best!)))
             (best, bestShort) = (relaxed.Given, relaxed.Real);
@@ -109,7 +117,7 @@ internal sealed class GroupSearch
         return relaxed.IsReached || order > 0 || (order == 0 && !(isInOrder && IsBefore(relaxed.Given, best!)));
     }
 
-    /// <summary>The pair to decide next: of a misjudged leaf, the one given that brings most.</summary>
+    /// <summary>The pair to decide next: of a misjudged leaf, the one given that brings least, which is what packs badly.</summary>
     private int ToDecide(RelaxedGroup relaxed, sbyte[] isFixed)
     {
         var (leaf, level) = relaxed.Misjudged[0];
@@ -118,7 +126,7 @@ internal sealed class GroupSearch
                 isFixed[pair] == 0 && problem.Pairs[pair].Leaf == leaf && problem.Pairs[pair].CountsAt(level)
             )
             .OrderByDescending(relaxed.Given.Contains)
-            .ThenByDescending(pair => problem.Pairs[pair].Gain)
+            .ThenBy(pair => problem.Pairs[pair].Gain)
             .First();
     }
 
