@@ -93,6 +93,24 @@ public sealed class UnbrokenPressTests(CampusProcesses campus) : IClassFixture<C
         }
     }
 
+    /// <summary>The registrar is gone, and the server that begins again never heard of the student.</summary>
+    [Fact]
+    public async Task What_was_sent_is_shown_also_while_nothing_is_known_of_what_is_held()
+    {
+        campus.KillCampus();
+        var line = LineOf(0);
+        await browser.PressUntilTakenAsync(NewKey(), line);
+        campus.KillServer();
+        await campus.StartServerAsync();
+        await browser.GetAsync(Pressing.Registration).JsonAsync(503);
+        var sent = (await browser.GetAsync($"{Pressing.Registration}/presses").JsonAsync())["presses"]!.AsArray();
+        var press = Assert.Single(sent)!;
+        Assert.Null(press["answeredUtc"]);
+        Assert.Equal("GLZ 155", press["lines"]![0]!["course"]!.GetValue<string>());
+        await campus.StartCampusAsync();
+        await DoneAsync(0, await browser.AnsweredAsync(1));
+    }
+
     [Fact]
     public async Task Pages_are_told_once_that_a_press_was_sent_and_once_that_it_is_answered()
     {

@@ -21,6 +21,15 @@ export const registrationQuery = (term: string) =>
     retry: false,
   });
 
+/** What who is signed in sent in a term; known also while the registrar says nothing. */
+export const pressesQuery = (term: string) =>
+  queryOptions({
+    queryKey: ['registration', term, 'presses'],
+    queryFn: ({ signal }) =>
+      call(http.GET('/api/terms/{term}/registration/presses', { params: { path: { term } }, signal })),
+    retry: false,
+  });
+
 /** The lines that register the choice, and what the registrar would say to each. */
 export const readinessQuery = (term: string, picks: Picks, order: readonly string[]) =>
   queryOptions({

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useLocation } from 'react-router';
-import { ApiError } from '@/api/client';
 import { meQuery } from '@/api/recordQueries';
 import { signInAddress } from '@/domain/signInAddress';
 import { type PicksEdits, usePicks } from '@/domain/usePicks';
@@ -11,6 +10,7 @@ import { Failure, Loading } from '@/ui/States';
 import { Chooser } from './Chooser';
 import { PlannedPage } from './PlannedPage';
 import { RegisteredPage } from './RegisteredPage';
+import { RegistrarSilent } from './RegistrarSilent';
 import { useStanding } from './useRegistered';
 import { wording } from '@/wording/registration/Registration';
 
@@ -60,14 +60,7 @@ function OfStudent({ visit, edits }: { visit: TermVisit; edits: PicksEdits }) {
     );
   }
   if (standing.isPending) return <Loading />;
-  const silence = (
-    <p
-      role="alert"
-      className="flex items-center gap-3 border-b border-brick bg-sheet px-4 py-1.5 text-12 text-brick"
-    >
-      {standing.error instanceof ApiError ? standing.error.message : wording.registrarSilent}
-    </p>
-  );
+  const silence = <RegistrarSilent term={visit.term.id} problem={standing.error} />;
   return choice ? (
     <PlannedPage visit={visit} choice={choice} edits={edits}>
       {silence}

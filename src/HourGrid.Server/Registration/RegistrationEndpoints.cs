@@ -19,6 +19,7 @@ internal static class RegistrationEndpoints
         registration.MapPost("/checks", CheckAsync).WithName("CheckLines");
         registration.MapPost("/changes", ChangeAsync).WithName("ChangeTo");
         registration.MapPost("/presses", PressAsync).WithName("Press");
+        registration.MapGet("/presses", PressesAsync).WithName("Presses");
         registration.MapPost("/seat-notices", AskToBeToldAsync).WithName("AddSeatNotice");
         registration.MapDelete("/seat-notices/{id:long}", TakeBackAsync).WithName("RemoveSeatNotice");
         registration.MapPost("/notices/seen", SeenAsync).WithName("NoticesSeen");
@@ -86,6 +87,19 @@ internal static class RegistrationEndpoints
         PressService presses,
         CurrentCatalogue catalogue
     ) => presses.PressAsync(EligibleCourses.NumberOf(user), IdOf(term, catalogue), body.Value.Key, body.Value.Lines);
+
+    /// <summary>What was sent is known here also while the registrar says nothing.</summary>
+    private static async Task<PressesRecord> PressesAsync(
+        string term,
+        ClaimsPrincipal user,
+        PressService presses,
+        CurrentCatalogue catalogue,
+        CancellationToken cancellation
+    ) =>
+        new(
+            catalogue.TimeZone,
+            await presses.OfAsync(EligibleCourses.NumberOf(user), IdOf(term, catalogue), cancellation)
+        );
 
     private static async Task<SeatNoticesRecord> AskToBeToldAsync(
         string term,

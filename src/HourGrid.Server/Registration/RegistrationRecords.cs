@@ -24,6 +24,11 @@ internal sealed record RegistrationRecord(
     IReadOnlyList<SeatNoticeRecord> SeatNotices
 );
 
+/// <summary>What a student sent.</summary>
+/// <param name="TimeZone">The time zone of the campus, by its name in the IANA database.</param>
+/// <param name="Presses">All that was sent in the term, the first first.</param>
+internal sealed record PressesRecord(string TimeZone, IReadOnlyList<PressRecord> Presses);
+
 /// <summary>Lines that were sent together.</summary>
 /// <param name="Key">By which they are known.</param>
 /// <param name="SentUtc">When they were sent.</param>

@@ -1,6 +1,5 @@
 export const wording = {
   couldNotBeOpened: 'The registration could not be opened.',
-  registrarSilent: 'The registrar does not answer just now.',
   signInToRegister: 'This is a plan. To register it, sign in as a student.',
   signIn: 'Sign in',
   nothingChosenYet: 'Nothing is chosen yet',
