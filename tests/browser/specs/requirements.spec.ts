@@ -6,6 +6,9 @@ import { Finder } from '../finder';
 import { Requirements } from '../requirements';
 import { Workbench } from '../workbench';
 
+// One after the other: some are the same student, whose terms ahead are the same in every browser.
+test.describe.configure({ mode: 'default' });
+
 test('who is not signed in is told so in a line, with one button', async ({ page }) => {
   await page.goto('/2027SP/requirements');
   await expect(page.getByRole('heading', { name: /^Sign in to see/ })).toBeVisible();
