@@ -1,6 +1,7 @@
 // Students who go on planning while something else happens: a worker with { address, catalogue, count, perSecond }. In a thread
 // of its own, so that what is measured is how long the server takes, not how busy whoever makes the load is. Says 'ready' once
-// they plan; told that it is over, it gives the times of their answers, in milliseconds, and ends.
+// they plan; told that it is over, it gives the times of their answers, in milliseconds, and how
+// many were refused, and ends.
 import { parentPort, workerData } from 'node:worker_threads';
 import { evenly } from './arrivals.mjs';
 import { Figures } from './figures.mjs';
@@ -24,5 +25,5 @@ await evenly(
   () => isOver,
 );
 for (const student of planners) await student.leave();
-parentPort.postMessage(figures.of('live'));
+parentPort.postMessage({ times: figures.of('live'), refused: figures.refused });
 parentPort.close();

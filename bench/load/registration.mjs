@@ -227,8 +227,9 @@ await Promise.all(
   }),
 );
 planning.postMessage('over');
-const [live] = await once(planning, 'message');
-figures.of('live').push(...live);
+const [{ times, refused }] = await once(planning, 'message');
+figures.of('live').push(...times);
+figures.refused += refused;
 const outcomes = pages.map((page) => page.registration);
 const answers = outcomes.map(({ presses: sent }) => sent.at(-1));
 for (const [index, press] of answers.entries())

@@ -1,12 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { askApproval, isOfRecord, permissionsQuery } from '@/api/recordQueries';
 import { Button } from '@/ui/Button';
 import { PermissionState } from './PermissionState';
+import { WordsField } from './WordsField';
 import { wording } from '@/wording/domain/AskAdviser';
 import { common } from '@/wording/common';
-
-const mostWords = 1000;
 
 /** The adviser’s approval of a term, which is needed: asked for here, and what came of it. */
 export function AskAdviser({ term }: { term: string }) {
@@ -34,7 +33,6 @@ export function AskAdviser({ term }: { term: string }) {
 function AskForm({ term, onDone }: { term: string; onDone: () => void }) {
   const client = useQueryClient();
   const [words, setWords] = useState('');
-  const wordsId = useId();
   const ask = useMutation({
     mutationFn: () => askApproval(term, words),
     onSuccess: () => {
@@ -50,21 +48,7 @@ function AskForm({ term, onDone }: { term: string; onDone: () => void }) {
         ask.mutate();
       }}
     >
-      <label htmlFor={wordsId} className="mb-1 block">
-        {wording.words}
-      </label>
-      <textarea
-        id={wordsId}
-        // The student pressed to write this.
-        // eslint-disable-next-line jsx-a11y/no-autofocus
-        autoFocus
-        rows={3}
-        maxLength={mostWords}
-        value={words}
-        onKeyDown={(event) => event.key === 'Escape' && onDone()}
-        onChange={(event) => setWords(event.target.value)}
-        className="w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5"
-      />
+      <WordsField label={wording.words} words={words} onChange={setWords} onEscape={onDone} />
       {ask.error && (
         <p role="alert" className="text-brick">
           {ask.error.message}

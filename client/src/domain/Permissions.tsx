@@ -4,6 +4,7 @@ import { askPermission, giveInCode, isOfRecord, permissionsQuery } from '@/api/r
 import type { Eligibility } from '@/api/client';
 import { Button } from '@/ui/Button';
 import { PermissionState } from './PermissionState';
+import { WordsField } from './WordsField';
 import { wording } from '@/wording/domain/Permissions';
 
 type Finding = Eligibility['findings'][number];
@@ -11,10 +12,6 @@ type Finding = Eligibility['findings'][number];
 type Props = { term: string; course: string; findings: readonly Finding[] };
 
 const kinds = ['prerequisite', 'restriction', 'consent'];
-
-const mostWords = 1000;
-
-const field = 'w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5';
 
 /** What an instructor can grant of what stands against a course: asked for here, by words or a code, and what came of it. */
 export function Permissions({ term, course, findings }: Props) {
@@ -56,7 +53,7 @@ function AskForm({ term, course, kinds, onDone }: FormProps) {
   const kind = kinds.includes(chosen) ? chosen : kinds[0]!;
   const [words, setWords] = useState('');
   const [code, setCode] = useState('');
-  const [wordsId, codeId] = [useId(), useId()];
+  const codeId = useId();
   const sent = {
     onSuccess: () => {
       onDone();
@@ -96,23 +93,12 @@ function AskForm({ term, course, kinds, onDone }: FormProps) {
           ))}
         </fieldset>
       )}
-      <div>
-        <label htmlFor={wordsId} className="mb-1 block">
-          {kinds.length > 1 ? wording.why : wording.whyFor(kind)}
-        </label>
-        <textarea
-          id={wordsId}
-          // The student pressed to write this.
-          // eslint-disable-next-line jsx-a11y/no-autofocus
-          autoFocus
-          rows={3}
-          onKeyDown={leave}
-          maxLength={mostWords}
-          value={words}
-          onChange={(event) => setWords(event.target.value)}
-          className={field}
-        />
-      </div>
+      <WordsField
+        label={kinds.length > 1 ? wording.why : wording.whyFor(kind)}
+        words={words}
+        onChange={setWords}
+        onEscape={onDone}
+      />
       <div>
         <label htmlFor={codeId} className="mb-1 block">
           {wording.code}
@@ -124,7 +110,7 @@ function AskForm({ term, course, kinds, onDone }: FormProps) {
           onKeyDown={leave}
           value={code}
           onChange={(event) => setCode(event.target.value)}
-          className={field}
+          className="w-full rounded-[4px] border border-rule bg-paper px-2 py-1.5"
         />
       </div>
       {problem && (

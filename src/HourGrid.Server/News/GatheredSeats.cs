@@ -36,5 +36,5 @@ internal sealed class GatheredSeats
 internal sealed record SeatNews(string Term, IReadOnlyList<CourseSeatNews> Courses);
 
 /// <param name="Course">Whose seats.</param>
-/// <param name="HasTurned">Whether a section of it became full, or was and is not any more.</param>
+/// <param name="HasTurned">Whether a section of it, or its waitlist, changed between free and full.</param>
 internal sealed record CourseSeatNews(string Course, bool HasTurned);

@@ -71,9 +71,10 @@ internal sealed class PageNews
     /// <param name="person">The number of the person who alone is told; null for everybody.</param>
     public void Tell(string kind, object what, string? person = null)
     {
+        var json = JsonSerializer.Serialize(what, JsonSerializerOptions.Web);
         lock (entering)
         {
-            Keep(kind, what, person);
+            Keep(kind, json, person);
             if (person is not null)
             {
                 // What one person is told wakes nobody else: there may be thousands.
@@ -94,10 +95,10 @@ internal sealed class PageNews
         WakeAll();
     }
 
-    private void Keep(string kind, object what, string? person)
+    private void Keep(string kind, string json, string? person)
     {
         last++;
-        kept[last % MostKept] = new(last, kind, JsonSerializer.Serialize(what, JsonSerializerOptions.Web), person);
+        kept[last % MostKept] = new(last, kind, json, person);
     }
 
     private void WakeAll()
@@ -129,7 +130,7 @@ internal sealed class PageNews
                     }
                     isToldMore = false;
                     foreach (var one in seats.Take())
-                        Keep(Seats, one, person: null);
+                        Keep(Seats, JsonSerializer.Serialize(one, JsonSerializerOptions.Web), person: null);
                     all = [.. listeners];
                     at = 0;
                 }

@@ -21,22 +21,15 @@ internal static class PermissionEndpoints
         permissions.MapPost("/code", GiveInAsync).WithName("GiveInCode");
     }
 
-    private static async Task<PermissionsRecord> ListAsync(
+    private static Task<PermissionsRecord> ListAsync(
         string term,
         ClaimsPrincipal user,
         KnownRecords records,
         CurrentCatalogue catalogue,
         CancellationToken cancellation
-    )
-    {
-        var student = EligibleCourses.NumberOf(user);
-        var permissions =
-            await records.PermissionsOfAsync(student, catalogue.Get(term).Term.Id, cancellation)
-            ?? throw Refusals.RegistrarSilent();
-        return new([.. permissions.Select(PermissionRecord.Of)]);
-    }
+    ) => OfAsync(EligibleCourses.NumberOf(user), catalogue.Get(term).Term.Id, records, cancellation);
 
-    private static async Task<PermissionsRecord> AskAsync(
+    private static Task<PermissionsRecord> AskAsync(
         string term,
         Body<PermissionAsked> body,
         ClaimsPrincipal user,
@@ -50,23 +43,16 @@ internal static class PermissionEndpoints
         var asked = body.Value;
         if (snapshot.Find(asked.Course) is null)
             throw Refusals.NoSuchCourse(asked.Course.Value, snapshot.Term);
-        await SendAsync(
-            new(
-                EligibleCourses.NumberOf(user),
-                term,
-                asked.Course.Value,
-                DomainJson.Grants.Write(asked.Kind),
-                asked.Words,
-                null
-            ),
+        var kind = DomainJson.Grants.Write(asked.Kind);
+        return SendAsync(
+            new(EligibleCourses.NumberOf(user), term, asked.Course.Value, kind, asked.Words, null),
             registrar,
             records,
             cancellation
         );
-        return await ListAsync(term, user, records, catalogue, cancellation);
     }
 
-    private static async Task<PermissionsRecord> AskAdviserAsync(
+    private static Task<PermissionsRecord> AskAdviserAsync(
         string term,
         Body<ApprovalAsked> body,
         ClaimsPrincipal user,
@@ -77,16 +63,15 @@ internal static class PermissionEndpoints
     )
     {
         _ = catalogue.Get(term);
-        await SendAsync(
+        return SendAsync(
             new(EligibleCourses.NumberOf(user), term, null, PermissionRecord.Approval, body.Value.Words, null),
             registrar,
             records,
             cancellation
         );
-        return await ListAsync(term, user, records, catalogue, cancellation);
     }
 
-    private static async Task<PermissionsRecord> GiveInAsync(
+    private static Task<PermissionsRecord> GiveInAsync(
         string term,
         Body<CodeGivenIn> body,
         ClaimsPrincipal user,
@@ -97,12 +82,16 @@ internal static class PermissionEndpoints
     )
     {
         _ = catalogue.Get(term);
-        var request = new PermissionRequest(EligibleCourses.NumberOf(user), term, null, null, null, body.Value.Code);
-        await SendAsync(request, registrar, records, cancellation);
-        return await ListAsync(term, user, records, catalogue, cancellation);
+        return SendAsync(
+            new(EligibleCourses.NumberOf(user), term, null, null, null, body.Value.Code),
+            registrar,
+            records,
+            cancellation
+        );
     }
 
-    private static async Task SendAsync(
+    /// <summary>Sends it, and gives all that was asked for by then.</summary>
+    private static async Task<PermissionsRecord> SendAsync(
         PermissionRequest request,
         RegistrarClient registrar,
         KnownRecords records,
@@ -118,6 +107,19 @@ internal static class PermissionEndpoints
             throw Refusals.RegistrarSilent();
         }
         records.Age(request.Student);
+        return await OfAsync(request.Student, new(request.Term), records, cancellation);
+    }
+
+    private static async Task<PermissionsRecord> OfAsync(
+        string student,
+        TermId term,
+        KnownRecords records,
+        CancellationToken cancellation
+    )
+    {
+        var permissions =
+            await records.PermissionsOfAsync(student, term, cancellation) ?? throw Refusals.RegistrarSilent();
+        return new([.. permissions.Select(PermissionRecord.Of)]);
     }
 }
 

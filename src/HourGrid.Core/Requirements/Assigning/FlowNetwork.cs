@@ -98,6 +98,7 @@ internal sealed class FlowNetwork
                 if (IsBehind(node, there))
                 {
                     GoAround(arc);
+                    // What is left of its arcs is other now; it waits again.
                     break;
                 }
                 potential[there] = potential[node] + arcs[arc].Cost;
