@@ -76,6 +76,7 @@ internal static class CatalogueCommands
 
     private static async Task<int> ImportAsync(ParseResult parsed, CancellationToken cancellation)
     {
+        var outlets = Outlets.Of(parsed);
         try
         {
             var file = parsed.GetRequiredValue(From);
@@ -83,7 +84,9 @@ internal static class CatalogueCommands
             if (!isCsv && await ProgrammeFiles.IsProgrammeAsync(file, cancellation))
             {
                 await using var into = await DataFolder.OpenAsync(parsed.GetRequiredValue(Data), cancellation);
-                await Console.Out.WriteLineAsync(Plain(await ProgrammeFiles.ImportAsync(into, file, cancellation)));
+                await outlets.Output.WriteLineAsync(
+                    Plain(await ProgrammeFiles.ImportAsync(into, file, outlets.Error, cancellation))
+                );
                 return 0;
             }
             // The database is opened while a file that says everything by itself is read.
@@ -101,17 +104,17 @@ internal static class CatalogueCommands
                 parsed.GetValue(Remove),
                 cancellation
             );
-            await Console.Out.WriteAsync(Plain(Say(catalogue, changes)));
+            await outlets.Output.WriteAsync(Plain(Say(catalogue, changes)));
             return 0;
 
             Task<UniversityCatalogue> ReadAsync(Func<ReadOnlyMemory<byte>, Reading<UniversityCatalogue>> read) =>
-                InputFile.ReadAsync("import", file, read, cancellation);
+                InputFile.ReadAsync("import", file, read, outlets.Error, cancellation);
         }
         catch (RemovalRefusedException refused)
         {
             foreach (var removal in refused.Removals)
-                await Console.Error.WriteLineAsync(Plain($"hg import: {Say(removal)}"));
-            await Console.Error.WriteLineAsync(
+                await outlets.Error.WriteLineAsync(Plain($"hg import: {Say(removal)}"));
+            await outlets.Error.WriteLineAsync(
                 "hg import: nothing was changed. If the file is whole and this is meant, say so with --remove."
             );
             return InputFile.WrongInput;
@@ -119,20 +122,20 @@ internal static class CatalogueCommands
         catch (FormatProblemsException refused)
         {
             foreach (var problem in refused.Problems)
-                await Console.Error.WriteLineAsync(Plain($"hg import: {problem}"));
-            await Console.Error.WriteLineAsync("hg import: nothing was changed.");
+                await outlets.Error.WriteLineAsync(Plain($"hg import: {problem}"));
+            await outlets.Error.WriteLineAsync("hg import: nothing was changed.");
             return InputFile.WrongInput;
         }
         catch (Exception problem)
             when (problem is IOException or UnauthorizedAccessException or CommandException or ImportUnderWayException
             )
         {
-            await Console.Error.WriteLineAsync($"hg import: {problem.Message} Nothing was changed.");
+            await outlets.Error.WriteLineAsync($"hg import: {problem.Message} Nothing was changed.");
             return InputFile.WrongInput;
         }
         catch (Exception problem) when (problem is DbUpdateException or DbException)
         {
-            await Console.Error.WriteLineAsync(
+            await outlets.Error.WriteLineAsync(
                 $"hg import: the catalogue cannot be kept: {problem.InnerException?.Message ?? problem.Message} Nothing was changed."
             );
             return InputFile.WrongInput;
@@ -141,6 +144,7 @@ internal static class CatalogueCommands
 
     private static async Task<int> ExportAsync(ParseResult parsed, CancellationToken cancellation)
     {
+        var outlets = Outlets.Of(parsed);
         try
         {
             var file = parsed.GetRequiredValue(To);
@@ -152,12 +156,12 @@ internal static class CatalogueCommands
                     await ProgrammeFiles.ExportAsync(database, programme, cancellation)
                         ?? throw new CommandException($"There is no programme {programme} in the database.")
                 );
-                await Console.Out.WriteLineAsync(Plain($"{file.Name}: programme {programme}"));
+                await outlets.Output.WriteLineAsync(Plain($"{file.Name}: programme {programme}"));
                 return 0;
             }
             var catalogue = await KeptAsync(database, cancellation);
             await WriteAsync(isCsv ? CatalogueCsv.Write(catalogue) : CatalogueJson.Write(catalogue));
-            await Console.Out.WriteLineAsync($"{file.Name}: {Counted(catalogue)}");
+            await outlets.Output.WriteLineAsync($"{file.Name}: {Counted(catalogue)}");
             return 0;
 
             // A file that is there is only replaced once the new one is whole.
@@ -170,7 +174,7 @@ internal static class CatalogueCommands
         }
         catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or CommandException)
         {
-            await Console.Error.WriteLineAsync($"hg export: {problem.Message}");
+            await outlets.Error.WriteLineAsync($"hg export: {problem.Message}");
             return InputFile.WrongInput;
         }
     }

@@ -15,6 +15,7 @@ internal static class InputFile
         string command,
         FileInfo file,
         Func<ReadOnlyMemory<byte>, Reading<T>> read,
+        TextWriter warnings,
         CancellationToken cancellation
     )
     {
@@ -26,7 +27,7 @@ internal static class InputFile
                 ]);
             var reading = read(await File.ReadAllBytesAsync(file.FullName, cancellation));
             if (reading.IgnoredFields.Count > 0)
-                await Console.Error.WriteLineAsync(
+                await warnings.WriteLineAsync(
                     $"hg {command}: {file.Name}: warning: unknown fields are ignored: {string.Join(", ", reading.IgnoredFields)}"
                 );
             return reading.Value;

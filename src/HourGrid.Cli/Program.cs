@@ -1,20 +1,10 @@
-using System.CommandLine;
-using HourGrid.Cli;
+namespace HourGrid.Cli;
 
-var root = new RootCommand("Hour Grid on the command line.")
+internal static class Program
 {
-    SolveCommand.Create(),
-    RequirementCommands.Audit(),
-    RequirementCommands.EndInSight(),
-    CatalogueCommands.Import(),
-    CatalogueCommands.Export(),
-};
-
-// Parsing errors are wrong input too: one status for both.
-var parsed = root.Parse(args);
-if (parsed.Errors.Count > 0)
-{
-    await Console.Error.WriteLineAsync($"hg: {parsed.Errors[0].Message}");
-    return InputFile.WrongInput;
+    private static async Task<int> Main(string[] arguments)
+    {
+        await using var output = Console.OpenStandardOutput();
+        return await Commands.RunAsync(arguments, new Outlets(output, Console.Error));
+    }
 }
-return await parsed.InvokeAsync();

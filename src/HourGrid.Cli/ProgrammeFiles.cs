@@ -37,10 +37,11 @@ internal static class ProgrammeFiles
     public static async Task<string> ImportAsync(
         HourGridContext database,
         FileInfo file,
+        TextWriter warnings,
         CancellationToken cancellation
     )
     {
-        var programme = await InputFile.ReadAsync("import", file, ProgrammeJson.Read, cancellation);
+        var programme = await InputFile.ReadAsync("import", file, ProgrammeJson.Read, warnings, cancellation);
         var json = Encoding.UTF8.GetString(ProgrammeJson.Write(programme));
         var row = await database.Programmes.SingleOrDefaultAsync(one => one.Id == programme.Id, cancellation);
         var what =

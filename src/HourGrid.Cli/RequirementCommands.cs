@@ -173,6 +173,7 @@ internal static class RequirementCommands
         CancellationToken cancellation
     )
     {
+        var outlets = Outlets.Of(parsed);
         try
         {
             var programme = await ReadAsync(ProgrammeFile, ProgrammeJson.Read);
@@ -181,20 +182,19 @@ internal static class RequirementCommands
                 ? null
                 : await ReadAsync(CatalogueFile, CatalogueJson.Read);
             var input = new Input(programme, record, catalogue, new(catalogue?.Courses ?? []));
-            await using var output = Console.OpenStandardOutput();
-            await output.WriteAsync(answer(input), cancellation);
-            await output.WriteAsync("\n"u8.ToArray(), cancellation);
+            await outlets.Bytes.WriteAsync(answer(input), cancellation);
+            await outlets.Bytes.WriteAsync("\n"u8.ToArray(), cancellation);
             return 0;
         }
         catch (Exception problem)
             when (problem is IOException or UnauthorizedAccessException or FormatProblemsException)
         {
-            await Console.Error.WriteLineAsync($"hg {command}: {problem.Message}");
+            await outlets.Error.WriteLineAsync($"hg {command}: {problem.Message}");
             return InputFile.WrongInput;
         }
 
         Task<T> ReadAsync<T>(Option<FileInfo> option, Func<ReadOnlyMemory<byte>, Reading<T>> read) =>
-            InputFile.ReadAsync(command, parsed.GetRequiredValue(option), read, cancellation);
+            InputFile.ReadAsync(command, parsed.GetRequiredValue(option), read, outlets.Error, cancellation);
     }
 
     /// <exception cref="FormatProblemsException">The catalogue has no such term.</exception>

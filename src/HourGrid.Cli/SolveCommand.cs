@@ -99,6 +99,7 @@ internal static class SolveCommand
 
     private static async Task<int> RunAsync(ParseResult parsed, CancellationToken cancellation)
     {
+        var outlets = Outlets.Of(parsed);
         var parts = Parts(parsed);
         var warm = WarmUp.RunAsync(parts, cancellation);
         try
@@ -107,12 +108,14 @@ internal static class SolveCommand
                 "solve",
                 parsed.GetRequiredValue(Catalogue),
                 CatalogueJson.Read,
+                outlets.Error,
                 cancellation
             );
             var ask = await InputFile.ReadAsync(
                 "solve",
                 parsed.GetRequiredValue(AskFile),
                 AskJson.Read,
+                outlets.Error,
                 cancellation
             );
             var snapshot =
@@ -121,11 +124,10 @@ internal static class SolveCommand
             await warm;
             // What was read and thrown away is collected now, so that the answer is not stopped for it.
             GC.Collect();
-            await using var output = Console.OpenStandardOutput();
             if (parsed.GetValue(All))
-                EveryTimetable.Write(snapshot, ask, output, parts.Budget, cancellation);
+                EveryTimetable.Write(snapshot, ask, outlets.Bytes, parts.Budget, cancellation);
             else
-                await output.WriteAsync(AnswerFile.Write(snapshot, ask, parts, cancellation), cancellation);
+                await outlets.Bytes.WriteAsync(AnswerFile.Write(snapshot, ask, parts, cancellation), cancellation);
             return 0;
         }
         catch (Exception problem)
@@ -137,7 +139,7 @@ internal static class SolveCommand
                         or FormatProblemsException
             )
         {
-            await Console.Error.WriteLineAsync($"hg solve: {WordsOf(problem)}");
+            await outlets.Error.WriteLineAsync($"hg solve: {WordsOf(problem)}");
             return InputFile.WrongInput;
         }
     }

@@ -2,7 +2,7 @@ using System.Text.Json.Nodes;
 
 namespace HourGrid.Server.Tests;
 
-/// <summary><c>audit</c>, <c>terms-ahead</c> and programmes in and out, run as a program.</summary>
+/// <summary><c>audit</c>, <c>terms-ahead</c> and programmes in and out.</summary>
 public sealed class RequirementCommandTests : IDisposable
 {
     private static readonly string Catalogue = TestPaths.Repository("demo", "saltmere.catalogue.json");

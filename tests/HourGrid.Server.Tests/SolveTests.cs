@@ -2,7 +2,7 @@ using System.Text.Json.Nodes;
 
 namespace HourGrid.Server.Tests;
 
-/// <summary>The command line, run as a program.</summary>
+/// <summary><c>solve</c> of the command line.</summary>
 public sealed class SolveTests : IDisposable
 {
     private static readonly string Catalogue = TestPaths.Repository("demo", "saltmere.catalogue.json");
@@ -22,10 +22,13 @@ public sealed class SolveTests : IDisposable
         return path;
     }
 
-    [Fact]
-    public void It_prints_the_exact_counts()
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void It_prints_the_exact_counts(bool asProgram)
     {
-        var (status, output, error) = Run("--catalogue", Catalogue, "--ask", BusyWeek);
+        string[] arguments = ["solve", "--catalogue", Catalogue, "--ask", BusyWeek];
+        var (status, output, error) = asProgram ? CommandLine.RunProgram(arguments) : CommandLine.Run(arguments);
         Assert.Equal((0, ""), (status, error));
         var answer = JsonNode.Parse(output)!;
         Assert.True(answer["timetables"]!.GetValue<long>() >= answer["weekShapes"]!.GetValue<long>());

@@ -1,5 +1,7 @@
+using System.Security.Cryptography;
 using HourGrid.StandIns.Campus;
 using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.IdentityModel.Tokens;
 using OpenIddict.Abstractions;
 
 namespace HourGrid.StandIns.SignIn;
@@ -8,6 +10,8 @@ namespace HourGrid.StandIns.SignIn;
 internal static class SignInSetup
 {
     public const string RoleClaim = "role";
+
+    private const int EncryptionKeyBytes = 32;
 
     /// <param name="folder">Where the data are; it exists.</param>
     public static void AddSignIn(this IServiceCollection services, string folder)
@@ -35,8 +39,9 @@ internal static class SignInSetup
                     .RegisterScopes(OpenIddictConstants.Scopes.Profile, OpenIddictConstants.Scopes.Email)
                     .RegisterClaims(OpenIddictConstants.Claims.Name, OpenIddictConstants.Claims.Email, RoleClaim)
                     .AddSigningKey(SigningKey.ReadOrMake(folder))
-                    // What is encrypted is read here alone, within the minute.
-                    .AddEphemeralEncryptionKey()
+                    // What is encrypted is read here alone, within the minute; random bytes are had at once, where the pair of
+                    // keys that would be made otherwise takes seconds of every start.
+                    .AddEncryptionKey(new SymmetricSecurityKey(RandomNumberGenerator.GetBytes(EncryptionKeyBytes)))
                     .UseAspNetCore()
                     .EnableAuthorizationEndpointPassthrough()
                     .EnableEndSessionEndpointPassthrough()
