@@ -17,9 +17,9 @@ public sealed partial class CampusProcesses : IAsyncLifetime
     private const string Secret = "the secret of the sign-in in this test, long enough";
 
     private readonly DirectoryInfo folder = Directory.CreateTempSubdirectory("hour-grid-campus-");
-    private readonly int serverPort = Processes.FreePort();
-    private readonly int campusPort = Processes.FreePort();
-    private readonly int mailPort = Processes.FreePort();
+    private readonly int serverPort = FreePorts.Next();
+    private readonly int campusPort = FreePorts.Next();
+    private readonly int mailPort = FreePorts.Next();
     private Process? server;
     private Process? campus;
 

@@ -46,7 +46,7 @@ public sealed class KilledServerTests : IDisposable
     public async Task A_second_server_on_the_same_data_is_refused()
     {
         using var browser = await StartAsync();
-        using var second = Launch(Processes.FreePort());
+        using var second = Launch(FreePorts.Next());
         var error = await second.StandardError.ReadToEndAsync();
         await second.WaitForExitAsync();
         Assert.NotEqual(0, second.ExitCode);
@@ -56,7 +56,7 @@ public sealed class KilledServerTests : IDisposable
 
     private async Task<HttpClient> StartAsync()
     {
-        var port = Processes.FreePort();
+        var port = FreePorts.Next();
         server = Launch(port);
         await server.ListensAsync();
         return new(new HttpClientHandler { CookieContainer = cookies })

@@ -1,6 +1,4 @@
 using System.Diagnostics;
-using System.Net;
-using System.Net.Sockets;
 
 namespace HourGrid.Server.Tests;
 
@@ -27,12 +25,5 @@ internal static class Processes
         process?.WaitForExit();
         process?.Dispose();
         process = null;
-    }
-
-    public static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
     }
 }

@@ -1,7 +1,7 @@
 using System.Net;
 using System.Net.Http.Headers;
-using System.Net.Sockets;
 using System.Text.RegularExpressions;
+using HourGrid.Server.Tests;
 using HourGrid.StandIns.Campus;
 using HourGrid.StandIns.Registrar;
 using Microsoft.AspNetCore.Hosting;
@@ -25,7 +25,7 @@ public sealed partial class RunningStandIns : WebApplicationFactory<Program>
     /// <summary>The same program started again on the folder of another, which has ended.</summary>
     public static RunningStandIns After(RunningStandIns ended) => new(ended.folder);
 
-    public int SmtpPort { get; } = FreePort();
+    public int SmtpPort { get; } = FreePorts.Next();
 
     /// <summary>The registrar's service, for who knows its key.</summary>
     public HttpClient Registrar()
@@ -114,13 +114,6 @@ public sealed partial class RunningStandIns : WebApplicationFactory<Program>
         while (!File.Exists(Path.Combine(root.FullName, "HourGrid.slnx")))
             root = root.Parent!;
         return Path.Combine([root.FullName, "demo", .. parts]);
-    }
-
-    private static int FreePort()
-    {
-        using var probe = new TcpListener(IPAddress.Loopback, 0);
-        probe.Start();
-        return ((IPEndPoint)probe.LocalEndpoint).Port;
     }
 
     [GeneratedRegex("name=\"__RequestVerificationToken\" value=\"([^\"]+)\"")]

@@ -51,8 +51,9 @@ export class OwnServer {
   /** It says when it answers, and may say other things before. */
   private async hasSaid(words: string): Promise<void> {
     let said = '';
-    for await (const data of on(this.process!.stdout!, 'data'))
+    for await (const data of on(this.process!.stdout!, 'data', { close: ['end'] }))
       if ((said += String(data)).includes(words)) return;
+    throw new Error(`The server ended before it said "${words}".`);
   }
 
   async stop(): Promise<void> {
@@ -63,25 +64,31 @@ export class OwnServer {
   }
 }
 
+/**
+ * Ports below those that the system gives to connections, and of each worker its own: what is free stays free until a
+ * server that begins later, or again, takes it.
+ */
+let lastPort = 22_000 + Number(process.env.TEST_PARALLEL_INDEX ?? 0) * 1000;
+
 /** A free port with another one behind it: there mail is received. */
 async function freePair(): Promise<number> {
   for (;;) {
-    const first = await freePort();
-    try {
-      await freePort(first + 1);
-      return first;
-    } catch {
-      // Somebody has the second one: the next pair.
-    }
+    const [first, second] = [await freePort(), await freePort()];
+    if (second === first + 1) return first;
   }
 }
 
-async function freePort(wanted = 0): Promise<number> {
-  const probe = createServer().listen(wanted, '127.0.0.1');
-  await once(probe, 'listening');
-  const address = probe.address();
-  probe.close();
-  await once(probe, 'close');
-  if (address === null || typeof address === 'string') throw new Error('No port is free.');
-  return address.port;
+async function freePort(): Promise<number> {
+  for (;;) {
+    const probe = createServer().listen(++lastPort, '127.0.0.1');
+    try {
+      await once(probe, 'listening');
+    } catch {
+      // Somebody has it: the next one.
+      continue;
+    }
+    probe.close();
+    await once(probe, 'close');
+    return lastPort;
+  }
 }

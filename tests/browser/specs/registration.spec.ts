@@ -108,6 +108,8 @@ test('from a requirement to a confirmed week, against the crowd', async ({ brows
 test('a browser closed in the middle shows the truth afterwards, and nothing is done twice', async ({
   browser,
 }) => {
+  // Twenty-five pages are loaded, one after the other.
+  test.slow();
   const server = await OwnServer.startWithCampus();
   try {
     const context = await browser.newContext({ baseURL: server.address });
