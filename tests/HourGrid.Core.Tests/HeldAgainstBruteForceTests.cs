@@ -81,8 +81,45 @@ public sealed class HeldAgainstBruteForceTests
             iter: Draws.Of(100)
         );
 
+    /// <summary>Another section in the place of one: what does not go together any more is that course, and no other.</summary>
     [Fact]
-    public void What_is_gone_or_not_whole_is_named() =>
+    public void The_courses_whose_sections_do_not_go_together_are_named() =>
+        Held.Select(Gen.Int[0, 1_000_000])
+            .Sample(
+                (drawn, pick) =>
+                {
+                    var (catalogue, ask, held) = drawn;
+                    if (held is null)
+                        return;
+                    var changed = held.Taken[pick % held.Taken.Count];
+                    var offered = SectionsOf(catalogue, ask, changed.Course);
+                    var numbers = Numbers(held);
+                    numbers.Remove(changed.Bundle[pick % changed.Bundle.Count].Number);
+                    numbers.Add(offered[pick % offered.Count].Number);
+                    var bare = new Ask
+                    {
+                        Term = ask.Term,
+                        Wanted = [],
+                        Seats = SeatsAdmitted.Any,
+                        Campus = new() { RespectTravel = false },
+                    };
+                    var term = catalogue.Terms.Single(one => one.Id == ask.Term);
+                    var expected = held
+                        .Taken.Select(taken => taken.Course)
+                        .Where(course =>
+                        {
+                            var own = SectionsOf(catalogue, ask, course).Where(one => numbers.Contains(one.Number));
+                            var bundles = BruteForce.Bundles(catalogue, term, bare, new() { Course = course });
+                            return bundles.All(bundle => Keys.Of(bundle) != Keys.Of(own));
+                        });
+                    var found = BrokenRules.Of(catalogue.SnapshotOf(ask.Term)!, ask, numbers);
+                    Assert.Equal(expected.Order(), found.NotWhole.Order());
+                },
+                iter: Draws.Of(500)
+            );
+
+    [Fact]
+    public void What_is_gone_is_named() =>
         Held.Sample(
             (catalogue, ask, held) =>
             {
@@ -158,6 +195,9 @@ public sealed class HeldAgainstBruteForceTests
 
     private static bool Has(UniversityCatalogue catalogue, Ask ask, PlainTimetable held) =>
         BruteForce.Timetables(catalogue, ask).Any(one => one.Key == held.Key);
+
+    private static List<Section> SectionsOf(UniversityCatalogue catalogue, Ask ask, CourseId course) =>
+        [.. catalogue.Courses.Single(one => one.Id == course).Sections.Where(section => section.Term == ask.Term)];
 
     private static bool IsRule(string path) =>
         !path.StartsWith("eitherOr", StringComparison.Ordinal)

@@ -73,12 +73,11 @@ public static class BrokenRules
             ),
         ];
 
-        CourseId[] notWhole = [];
+        CourseId[] notWhole = [.. held.NotWhole];
         HashSet<Rule> rules = [];
         var isExact = true;
         try
         {
-            notWhole = [.. held.Courses.Where(course => !held.IsWhole(course, limit))];
             if (gone.Length == 0 && notWhole.Length == 0 && clashes.Count == 0)
                 rules = held.RulesBroken(ask, limit);
         }

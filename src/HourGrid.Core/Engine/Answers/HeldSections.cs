@@ -40,16 +40,11 @@ internal sealed class HeldSections
             ],
         };
 
-    /// <summary>Whether the sections of a course are one of its bundles.</summary>
-    /// <exception cref="OperationCanceledException">The limit was over before it was known.</exception>
-    public bool IsWhole(CourseId course, WorkLimit limit)
-    {
-        var bare = Bare(snapshot.Term.Id);
-        return Has(
-            JustThese(bare with { Wanted = [.. bare.Wanted.Where(wanted => wanted.Course == course)] }),
-            limit
-        );
-    }
+    /// <summary>The courses of which the sections are none of their bundles.</summary>
+    public IEnumerable<CourseId> NotWhole =>
+        from bundle in timetable.Bundles
+        where WholeBundle.Of(bundle.Course, bundle.Sections.Select(section => section.Number).ToHashSet()) is null
+        select bundle.Course.Course.Id;
 
     /// <summary>Whether a rule for courses is not met: a must, or enough of an either–or.</summary>
     public bool Lacks(Ask ask, Rule rule)
