@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { ChevronDown } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { NavLink, useLocation, useNavigate, useParams } from 'react-router';
 import { termsQuery, visitQuery } from '@/api/queries';
 import { lanesOf } from '@/domain/picks';
@@ -29,11 +30,21 @@ export function TopBar() {
   const place = useLocation().pathname.split('/')[2] ?? 'workbench';
   const { data } = useQuery(termsQuery);
   const current = data?.terms.find((one) => one.id === term);
+  const nav = useRef<HTMLElement>(null);
+  // On a phone not all places have room: the one that is open is in view, whatever comes to stand beside them.
+  useEffect(() => {
+    const list = nav.current!;
+    const room = new ResizeObserver(() =>
+      list.querySelector('[aria-current=page]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+    );
+    room.observe(list);
+    return () => room.disconnect();
+  }, [place, term]);
   return (
     <header className="on-bar flex h-[50px] shrink-0 items-center gap-2 bg-bar px-4 text-on-bar max-md:gap-0.5 max-md:px-2">
       <img src="/mark.svg" alt="" className="h-5 w-auto max-md:hidden" />
       <span className="mr-4 text-16 font-heavy whitespace-nowrap max-md:sr-only">{wording.hourGrid}</span>
-      <nav aria-label={wording.places} className="flex min-w-0 max-md:overflow-x-auto">
+      <nav ref={nav} aria-label={wording.places} className="flex min-w-0 max-md:overflow-x-auto">
         {term !== '' &&
           places.map((place) => (
             <NavLink

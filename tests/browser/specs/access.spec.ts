@@ -104,6 +104,14 @@ test('on a phone every task can be done', async ({ page }) => {
   await expectNoFaults(page);
   // The page itself does not scroll sideways; only the grid does.
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+
+  // Of the places along the top, the one that is open is in view.
+  const last = page.getByRole('navigation', { name: 'Places' }).getByRole('link').last();
+  await last.focus();
+  await page.keyboard.press('Enter');
+  await page.reload();
+  await expect(last).toHaveAttribute('aria-current', 'page');
+  await expect(last).toBeInViewport({ ratio: 1 });
 });
 
 test('at 200% zoom nothing is lost', async ({ page }) => {

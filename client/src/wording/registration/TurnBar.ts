@@ -8,7 +8,9 @@ export const wording = {
   in: (ms: number) => `Your turn is in ${sayUntil(ms)}`,
   nothingToSend: 'Nothing can be sent.',
   readyOf: (ready: number, courses: number) =>
-    ready === courses ? 'Nothing stands in the way.' : `Ready: ${ready} of ${courses}.`,
+    ready === courses
+      ? 'Nothing stands in the way.'
+      : `${courses - ready} of ${courses} would be refused as things stand.`,
   turnAt: (opens: number, timeZone: string, now: number) =>
     `${sayMoment(opens, timeZone, now)}, by the registrar’s clock`,
   soundOn: 'With a sound',
